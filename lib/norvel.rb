@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+require "digest"
+require "json"
+require "nokogiri"
+require "zeitwerk"
+
+# The job itself: reads a document, resolves its formatting, changes it by edits, checks it against a guide and writes
+# it back. No web, no database, no global state.
+module Norvel
+  loader = Zeitwerk::Loader.for_gem
+  loader.inflector.inflect("cli" => "CLI", "xml" => "XML")
+  loader.ignore("#{__dir__}/norvel/errors.rb")
+  loader.setup
+
+  ROOT = File.expand_path("..", __dir__)
+end
+
+require_relative "norvel/errors"

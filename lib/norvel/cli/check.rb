@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Norvel
+  module CLI
+    # Findings against a guide, for one file or many.
+    class Check < Command
+      USAGE = "check FILE... --guide GUIDE [--json]"
+
+      private
+
+      def options(parser)
+        json_option(parser)
+        guide_option(parser)
+      end
+
+      def perform
+        raise Refused, "usage: norvel #{USAGE}" if @arguments.empty?
+        guide
+        checks = @arguments.map { |path| [path, Guide::Check.new(guide, read(path))] }
+        @options[:json] ? json(checks) : text(checks)
+        checks.all? { |_, check| check.meets? } ? 0 : 1
+      end
+
+      def json(checks)
+        reports = checks.map { |path, check| {file: File.basename(path), **report(check)} }
+        @out.puts JSON.generate((reports.size == 1) ? reports.first.except(:file) : {files: reports})
+      end
+
+      def report(check)
+        places = check.document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
+        {guide: guide.name, meets: check.meets?, counts: check.counts, findings: check.findings.map { |f| finding(f, places) }, unchecked: guide.unchecked}
+      end
+
+      def finding(finding, places)
+        {rule: finding.rule, severity: finding.severity, index: places[finding.paragraph], page: nil, section: finding.section, message: finding.message,
+         expected: finding.asked, found: finding.found, cite: finding.cite, mend: finding.mend&.name}
+      end
+
+      def text(checks)
+        checks.each do |path, check|
+          @out.puts "#{path}: #{check.counts.map { |severity, count| "#{count} #{severity}" }.join(", ")}"
+          check.groups.each { |group| @out.puts "  #{group.severity}\t#{group.rule}\t#{group.size} ×\t#{group.first.message}#{"\t#{group.first.mend.label}" if group.first.mend}" }
+          @out.puts "  not checked yet: #{guide.unchecked.join(", ")}" if guide.unchecked.any?
+        end
+      end
+    end
+  end
+end

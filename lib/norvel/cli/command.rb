@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Norvel
+  module CLI
+    # A command: its arguments parsed, its output on +out+, its exit status returned by call.
+    class Command
+      def initialize(arguments, out)
+        @out = out
+        @options = {}
+        parser = OptionParser.new { |options| options(options) }
+        parser.banner = "Usage: norvel #{self.class::USAGE}"
+        parser.on("-h", "--help") { @options[:help] = parser.to_s }
+        @arguments = parser.parse(arguments)
+      end
+
+      def call
+        return out_and_done(@options[:help]) if @options[:help]
+        perform
+      end
+
+      private
+
+      def options(_parser)
+      end
+
+      def json_option(parser)
+        parser.on("--json", "as JSON") { @options[:json] = true }
+      end
+
+      def output_option(parser)
+        parser.on("--output OUT", "the file to write") { |path| @options[:output] = path }
+      end
+
+      def guide_option(parser)
+        parser.on("--guide GUIDE", "a shipped guide's name or a YAML file") { |name| @options[:guide] = name }
+      end
+
+      def guide
+        @guide ||= Guide.find(required(:guide))
+      end
+
+      def required(name)
+        @options[name] or raise Refused, "--#{name} is missing: norvel #{self.class::USAGE}"
+      end
+
+      # Exactly so many arguments that are no options.
+      def positional(number)
+        raise Refused, "usage: norvel #{self.class::USAGE}" unless @arguments.size == number
+        (number == 1) ? @arguments.first : @arguments
+      end
+
+      def read(path)
+        Formats.read_file(path)
+      end
+
+      # Writes whole or not at all: into a file beside it, read back, then renamed.
+      def write(document, path)
+        bytes = Formats.for_path(path).write(document)
+        again = Formats.read(bytes, name: File.basename(path))
+        raise Error, "the file that was written does not read back the same, so it was not kept" unless again.seal.same_words?(document.seal)
+        temporary = "#{path}.#{Process.pid}.part"
+        File.binwrite(temporary, bytes)
+        File.rename(temporary, path)
+      ensure
+        File.delete(temporary) if temporary && File.exist?(temporary)
+      end
+
+      def out_and_done(text)
+        @out.puts text
+        0
+      end
+    end
+  end
+end

@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module Norvel
+  # A document in memory. A value: an edit makes a new one that shares all that it did not touch, so that any two states can
+  # be compared and the way back is the state before.
+  class Document
+    # format      :docx
+    # name        the file's name
+    # paragraphs  of the text, tables and boxes, in document order, counted from 1 by readers
+    # stories     other parts: headers, footers, notes, comments, as Story
+    # sections    Section, in order; sheet: Styles::StyleSheet; numbering: Numbering; info: {title:, author:, language: …}
+    # settings    {:sum_spaces, :mirrored …}; source: the package as it came
+    FIELDS = %i[format name paragraphs stories sections sheet numbering info settings source].freeze
+    attr_reader(*FIELDS)
+
+    # A part beside the text. kind: "header", "footer", "footnote", "endnote", "comment"; section: the first that shows it, or nil.
+    Story = Struct.new(:kind, :section, :paragraphs)
+
+    def initialize(cascade: nil, **fields)
+      FIELDS.each { |field| instance_variable_set(:"@#{field}", fields.fetch(field)) }
+      @cascade = cascade
+    end
+
+    def with(**changes)
+      fields = FIELDS.to_h { |field| [field, changes.fetch(field) { public_send(field) }] }
+      same_styles = fields[:sheet].equal?(sheet) && fields[:numbering].equal?(numbering)
+      self.class.new(cascade: (@cascade if same_styles), **fields)
+    end
+
+    def cascade
+      @cascade ||= Styles::Cascade.new(sheet, numbering)
+    end
+
+    # The paragraph with this id; raises Refused, since another window may have removed it.
+    def paragraph(id)
+      paragraphs[position(id)]
+    end
+
+    # Where in the text the paragraph with this id stands, from 0.
+    def position(id)
+      @positions ||= paragraphs.each_with_index.to_h { |paragraph, position| [paragraph.id, position] }
+      @positions[id] or raise Refused, "Paragraph #{id} is not in this document any more."
+    end
+
+    def include?(id)
+      position(id) && true
+    rescue Refused
+      false
+    end
+
+    def next_id
+      (paragraphs.map(&:id).max || 0) + 1
+    end
+
+    # A new document in which these paragraphs stand in the place of the ones with their ids.
+    def replace(changed)
+      return self if changed.empty?
+      by_id = changed.to_h { |paragraph| [paragraph.id, paragraph] }
+      with(paragraphs: paragraphs.map { |paragraph| by_id.fetch(paragraph.id, paragraph) })
+    end
+
+    def section_of(paragraph)
+      sections[paragraph.section - 1] || sections.last
+    end
+
+    # The style a paragraph is in, after missing ones have become the default; may be nil in a file without styles.
+    def style_of(paragraph)
+      sheet.resolve(paragraph.style_id)
+    end
+
+    def style_name(paragraph)
+      style_of(paragraph)&.name || "(no style)"
+    end
+
+    # Paragraphs in each style, by style id.
+    def uses
+      @uses ||= paragraphs.each_with_object(Hash.new(0)) { |paragraph, uses| (style = style_of(paragraph)) && uses[style.id] += 1 }
+    end
+
+    def look(paragraph)
+      cascade.paragraph(paragraph)
+    end
+
+    def run_look(run, paragraph)
+      cascade.run(run, paragraph)
+    end
+
+    # The look that most of a paragraph's letters have; that of its mark when it has none.
+    def letter_look(paragraph)
+      seen = paragraph.letters
+      return cascade.run(Run.new("", nil, paragraph.mark), paragraph) if seen.empty?
+      return run_look(seen.first, paragraph) if seen.size == 1
+      seen.each_with_object(Hash.new(0)) { |run, weight| weight[run_look(run, paragraph)] += run.words.size }.max_by(&:last).first
+    end
+
+    def markers
+      @markers ||= numbering.markers(self)
+    end
+
+    def word_count
+      @word_count ||= paragraphs.sum(&:word_count)
+    end
+
+    def seal
+      @seal ||= Seal.of(self)
+    end
+  end
+end

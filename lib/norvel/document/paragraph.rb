@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # A paragraph: text and direct formatting only; what is effective is the cascade's to say. A value: changed by with.
+    class Paragraph
+      # id        stable in the document, whatever is inserted or removed
+      # part      :body, :table or :textbox
+      # section   number of its section, from 1
+      # style_id  as the file has it, may be nil or name a missing style
+      # direct    PropertySet of the paragraph; mark: that of the paragraph mark (its end sign, the height of a blank one)
+      # table     Cell or nil
+      # source    ordinal among the file's paragraphs, nil for a new one
+      # holds     what an edit must not lose with it, and why it can't be removed: :section_break, :last_in_cell, :content, :frame, or nil
+      FIELDS = %i[id part section style_id direct mark runs table source holds].freeze
+      attr_reader(*FIELDS)
+
+      def initialize(id, part, section, style_id, direct, mark, runs, table, source, holds)
+        @id = id
+        @part = part
+        @section = section
+        @style_id = style_id
+        @direct = direct
+        @mark = mark
+        @runs = runs
+        @table = table
+        @source = source
+        @holds = holds
+      end
+
+      def with(**changes)
+        self.class.new(*FIELDS.map { |field| changes.fetch(field) { public_send(field) } })
+      end
+
+      # The text a person reads, without object signs.
+      def text
+        @text ||= (@runs.size == 1) ? @runs.first.words : @runs.map(&:words).join
+      end
+
+      # The text with signs for objects and breaks: positions in it are positions in the runs.
+      def raw_text
+        @raw_text ||= @runs.map(&:text).join
+      end
+
+      # The runs with letters to see.
+      def letters
+        @letters ||= @runs.select(&:visible?)
+      end
+
+      # No words and no objects: a line of nothing.
+      def blank?
+        return @blank if defined?(@blank)
+        @blank = holds != :content && !raw_text.match?(/[^\s\u00A0]/)
+      end
+
+      # Can the paragraph go without anything going with it?
+      def removable?
+        holds.nil? && !raw_text.match?(/[\uFFFC\f\v]/)
+      end
+
+      # The words, each white space one space: what the seal is made of.
+      def sealed_text
+        @sealed_text ||= text.split(/[\s\u00A0]+/).reject(&:empty?).join(" ")
+      end
+
+      def word_count
+        sealed_text.empty? ? 0 : sealed_text.count(" ") + 1
+      end
+
+      def eql?(other)
+        equal?(other) || (other.is_a?(Paragraph) && FIELDS.all? { |field| public_send(field) == other.public_send(field) })
+      end
+      alias_method :==, :eql?
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # What an edit did, with all that takes it back. It is the difference of two documents, so every edit has its way back.
+    #   title        for the ledger
+    #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after, from the end
+    #   others       {sheet: [before, after], sections: …, info: …}
+    class Change
+      OTHERS = %i[sheet sections info stories numbering settings].freeze
+
+      attr_reader :title, :splices, :others, :after, :words_changed
+
+      def self.between(before, after, title:)
+        others = OTHERS.filter_map { |field| [field, [before.public_send(field), after.public_send(field)]] unless before.public_send(field).equal?(after.public_send(field)) || before.public_send(field) == after.public_send(field) }
+        new(title:, splices: splices(before.paragraphs, after.paragraphs), others: others.to_h, after:, words_changed: before.seal.words != after.seal.words)
+      end
+
+      # Stretches that differ, found by identity first: paragraphs are values that are shared when untouched.
+      def self.splices(old, new)
+        places = new.each_with_index.to_h { |paragraph, position| [paragraph.id, position] }
+        found = []
+        from_old = from_new = 0
+        while from_old < old.size || from_new < new.size
+          if from_old < old.size && from_new < new.size && old[from_old].equal?(new[from_new])
+            from_old += 1
+            from_new += 1
+            next
+          end
+          to_old, to_new = next_common(old, new, from_old, from_new, places)
+          found << [from_new, old[from_old...to_old], new[from_new...to_new]]
+          from_old, from_new = to_old, to_new
+        end
+        found
+      end
+
+      # The nearest place from which both go on with the same paragraph.
+      def self.next_common(old, new, from_old, from_new, places)
+        (from_old...old.size).each do |position|
+          other = places[old[position].id]
+          return [position, other] if other && other >= from_new && new[other].equal?(old[position])
+        end
+        [old.size, new.size]
+      end
+      private_class_method :next_common
+
+      def initialize(title:, splices:, others:, after: nil, words_changed: false)
+        @title = title
+        @splices = splices
+        @others = others
+        @after = after
+        @words_changed = words_changed
+      end
+
+      # Paragraphs it touched.
+      def count
+        splices.sum { |_, old, new| [old.size, new.size].max }
+      end
+
+      def nothing?
+        splices.empty? && others.empty?
+      end
+
+      # The document as it was. +document+ must be the one the change led to.
+      def take_back(document)
+        paragraphs = document.paragraphs.dup
+        splices.reverse_each { |position, old, new| paragraphs[position, new.size] = old }
+        document.with(paragraphs: paragraphs.freeze, **others.transform_values(&:first))
+      end
+    end
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Removes direct formatting: all of it, or some properties. What carries meaning stays: super- and subscript, language,
+    # list membership, page breaks, hidden text; emphasis inside a paragraph when asked (docs/file-formats.md says what is which).
+    class ClearDirect < Edit
+      EMPHASIS = %i[bold italic underline].freeze
+
+      # ids: paragraphs, or :all; properties: names of the property table, or nil for all; keep: names that stay;
+      # keep_emphasis: the kinds of emphasis (true for all) by which words that stand out in their paragraph go on doing so.
+      def initialize(ids, properties: nil, keep: [], keep_emphasis: false)
+        @ids = ids
+        @slots = properties&.flat_map { |name| Styles::Properties.slots_of(name) }
+        @keep = keep.flat_map { |name| Styles::Properties.slots_of(name) }
+        @emphasis = (keep_emphasis == true) ? EMPHASIS : Array(keep_emphasis || nil)
+        @names = properties
+      end
+
+      def change(document)
+        paragraphs = (@ids == :all) ? document.paragraphs : chosen(document, @ids)
+        document.replace(paragraphs.filter_map { |paragraph| cleared(paragraph, document) })
+      end
+
+      def title(document)
+        what = @names ? @names.map { |name| Styles::Properties[name].label.downcase }.join(", ") : "direct formatting"
+        touched = change(document)
+        number = document.paragraphs.zip(touched.paragraphs).count { |was, now| !was.equal?(now) }
+        "Clear #{what} on #{count(number)}"
+      end
+
+      private
+
+      # The paragraph without it, or nil when nothing goes.
+      def cleared(paragraph, document)
+        direct = paragraph.direct.without(*going(paragraph.direct, :paragraph))
+        mark = paragraph.mark.without(*going(paragraph.mark, :run))
+        bare = paragraph.runs.map { |run| unset(run) }
+        return if direct.equal?(paragraph.direct) && mark.equal?(paragraph.mark) && bare.zip(paragraph.runs).all? { |new, old| new.equal?(old) }
+        now = paragraph.with(direct:, mark:, runs: bare.freeze)
+        @emphasis.any? ? emphasised(paragraph, now, document) : now
+      end
+
+      def unset(run)
+        return run if run.symbols?
+        direct = run.direct.without(*going(run.direct, :run))
+        direct.equal?(run.direct) ? run : run.with(direct:)
+      end
+
+      def going(set, place)
+        return [] if set.empty?
+        set.keys.select do |slot|
+          property = Styles::Properties[slot]
+          property.on == place && !@keep.include?(slot) && (@slots ? @slots.include?(slot) : property.clear != :keep)
+        end
+      end
+
+      # Emphasis is what differs from most of the paragraph; a whole paragraph set bold is its look. Toggles make it
+      # necessary to compare what is seen, not what is set.
+      def emphasised(was, now, document)
+        usual = @emphasis.to_h { |name| [name, majority(was, document, name)] }
+        runs = was.runs.zip(now.runs).map do |old, new|
+          kept = @emphasis.each_with_object({}) do |name, values|
+            next if @slots && !@slots.include?(name)
+            seen = document.run_look(old, was)[name]
+            next if same?(name, seen, usual[name]) || same?(name, seen, document.run_look(new, now)[name])
+            values.merge!(Setting.slots(name, seen))
+          end
+          kept.empty? ? new : new.with(direct: new.direct.merge(kept))
+        end
+        now.with(runs: runs.freeze)
+      end
+
+      def same?(name, one, other)
+        Styles::Properties[name].same?(one, other)
+      end
+
+      def majority(paragraph, document, name)
+        weights = paragraph.runs.each_with_object(Hash.new(0)) { |run, sum| sum[document.run_look(run, paragraph)[name]] += run.words.size }
+        weights.max_by(&:last)&.first
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # A change to a document that can be looked at first, made, and taken back. A subclass answers
+    #   change(document)   the document as it would be; pure, raises Refused when it can't be done
+    #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
+    # and, where it may, removes_white_space? or changes_text?.
+    class Edit
+      # Makes the change under the seal. Raises Refused, BrokenSeal.
+      def apply(document)
+        after = change(document)
+        check_seal(document, after)
+        Change.between(document, after, title: title(document))
+      end
+
+      # What it would touch, without touching it.
+      def preview(document)
+        Preview.new(document, change(document), title(document))
+      end
+
+      # May white space go or become other white space?
+      def removes_white_space?
+        false
+      end
+
+      # May words change? Only for edits whose purpose that is.
+      def changes_text?
+        false
+      end
+
+      private
+
+      def check_seal(before, after)
+        return if changes_text?
+        kept = removes_white_space? ? before.seal.same_words?(after.seal) : before.seal == after.seal
+        raise BrokenSeal, "“#{title(before)}” would have changed words, so it was not done." unless kept
+      end
+
+      def count(number, noun = "paragraph")
+        "#{number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse} #{noun}#{"s" unless number == 1}"
+      end
+
+      def chosen(document, ids)
+        raise Refused, "Nothing is selected." if ids.empty?
+        ids.map { |id| document.paragraph(id) }
+      end
+    end
+  end
+end

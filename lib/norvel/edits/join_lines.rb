@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # A space where a line break stands in the middle of a sentence. Breaks that may be meant, as in verse and addresses, stay.
+    class JoinLines < Edit
+      BREAK = /(?<=[[:alnum:],;)’'-])[ \u00A0]*\n[ \u00A0]*(?=[[:lower:]])/
+
+      def initialize(ids)
+        @ids = ids
+      end
+
+      def change(document)
+        document.replace(chosen(document, @ids).map { |paragraph| RewriteText.cut(paragraph, RewriteText.matches(paragraph.raw_text, BREAK), with: " ") })
+      end
+
+      def title(_document)
+        "Take line breaks out of sentences in #{count(@ids.size)}"
+      end
+
+      def removes_white_space?
+        true
+      end
+    end
+  end
+end

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Which slots have to be set for a property to have a value: its twins with it, stronger slots out of the way.
+    module Setting
+      TWINS = {size: :size_complex, bold: :bold_complex, italic: :italic_complex}.freeze
+
+      module_function
+
+      def slots(name, value)
+        values = {name => value}
+        values[TWINS[name]] = value if TWINS.key?(name)
+        values
+      end
+
+      # The set with the property at a value. Slots that would beat it (counted in lines or characters, automatic) are
+      # removed, and switched off where a level below has them.
+      def put(set, name, value, inherited)
+        stronger = Styles::Properties.slots_of(name) - slots(name, value).keys
+        off = stronger.select { |slot| inherited[slot].is_a?(Integer) && inherited[slot].nonzero? }.to_h { |slot| [slot, 0] }
+        set.without(*stronger).merge(slots(name, value).merge(off))
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Several edits as one change, taken back as one.
+    class Several < Edit
+      def initialize(edits, title: nil)
+        @edits = edits
+        @title = title
+      end
+
+      def change(document)
+        @edits.inject(document) { |now, edit| edit.change(now) }
+      end
+
+      def title(document)
+        @title || @edits.first.title(document)
+      end
+
+      def removes_white_space?
+        @edits.any?(&:removes_white_space?)
+      end
+
+      def changes_text?
+        @edits.any?(&:changes_text?)
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require "zip"
+
+module Norvel
+  module Formats
+    # Writes a zip archive anew from one that came: the same entries in the same order, copied as they are unless changed.
+    # Deterministic: changed entries carry the earliest time a zip can say.
+    module Archive
+      EARLIEST = Zip::DOSTime.local(1980, 1, 1)
+
+      module_function
+
+      # +changed+: bytes by entry name; names the archive lacks are added at the end.
+      def write(container, changed)
+        Zip.write_zip64_support = false
+        rest = changed.dup
+        buffer = Zip::OutputStream.write_buffer(StringIO.new(+"".b)) do |zip|
+          container.each_entry do |entry|
+            content = rest.delete(entry.name)
+            next zip.copy_raw_entry(entry) if content.nil? && entry.gp_flags.nobits?(8)
+            put(zip, entry.name, content || container.read(entry.name))
+          end
+          rest.each { |name, content| put(zip, name, content) }
+        end
+        buffer.string
+      end
+
+      def put(zip, name, content)
+        zip.put_next_entry(Zip::Entry.new(nil, name, time: EARLIEST))
+        zip.write(content)
+      end
+    end
+  end
+end

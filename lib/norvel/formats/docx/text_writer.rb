@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # Brings the main text's elements to what the model says: only what differs is touched.
+      class TextWriter
+        CARRIED = %w[bookmarkStart bookmarkEnd commentRangeStart commentRangeEnd permStart permEnd].freeze
+        NOTHING = Styles::PropertySet::EMPTY
+
+        def initialize(part, nodes, original)
+          @part = part
+          @nodes = nodes
+          @original = original
+        end
+
+        # Returns whether anything was changed.
+        def write(document)
+          return false if document.paragraphs.equal?(@original.paragraphs)
+          changed = false
+          previous = nil
+          kept = {}
+          document.paragraphs.each do |paragraph|
+            was = paragraph.source && @original.paragraphs[paragraph.source]
+            kept[paragraph.source] = true if was
+            node = was ? @nodes.paragraphs[paragraph.source] : insert(previous)
+            changed |= !was || paragraph != was
+            patch(node, was, paragraph) unless was && paragraph == was
+            previous = node
+          end
+          gone = @original.paragraphs.reject { |paragraph| kept[paragraph.source] }
+          gone.each { |paragraph| remove(@nodes.paragraphs[paragraph.source]) }
+          changed || gone.any?
+        end
+
+        private
+
+        def patch(node, was, now)
+          properties(node, was, now)
+          nodes = was ? @nodes.runs[was.source] : []
+          RunWriter.new(@part, was ? was.runs : [], nodes).write(node, now.runs) unless was && was.runs == now.runs
+          twin = twin(node) if now.part == :textbox
+          mirror(twin, was, now) if twin
+        end
+
+        def properties(node, was, now)
+          if was&.style_id != now.style_id
+            holder = @part.place(node, "pPr")
+            now.style_id ? @part.set(@part.place(holder, "pStyle"), "val", now.style_id) : @part.drop(holder, "pStyle")
+          end
+          Formatting.write(node, "pPr", :paragraph, was ? was.direct : NOTHING, now.direct, @part)
+          mark(node, was ? was.mark : NOTHING, now.mark)
+          holder = @part.child(node, "pPr") and holder.element_children.empty? && holder.remove
+        end
+
+        def mark(node, was, now)
+          return if was == now
+          holder = @part.place(node, "pPr")
+          Formatting.write(holder, "rPr", :run, was, now, @part)
+        end
+
+        # A text box stands in the choice and in the fallback: both get the same formatting.
+        def twin(node)
+          choice = node.ancestors.find { |above| above.name == "Choice" } or return
+          fallback = choice.parent.element_children.find { |other| other.name == "Fallback" } or return
+          mine, theirs = [choice, fallback].map { |branch| branch.xpath(".//*[local-name()='p' and local-name(..)='txbxContent']").to_a }
+          (mine.size == theirs.size) ? theirs[mine.index(node) || theirs.size] : nil
+        end
+
+        def mirror(twin, was, now)
+          properties(twin, was, now)
+          runs = twin.xpath("./*[local-name()='r']").to_a
+          RunWriter.new(@part, was.runs, runs).write(twin, now.runs) if was && runs.size == was.runs.size
+        end
+
+        def insert(previous)
+          node = @part.create("p")
+          return previous.add_next_sibling(node) if previous
+          @part.child(@part.root, "body").prepend_child(node)
+        end
+
+        # What marks a place stays where the paragraph was.
+        def remove(node)
+          node.element_children.select { |child| CARRIED.include?(child.name) }.each { |child| node.add_previous_sibling(child) }
+          node.remove
+        end
+      end
+    end
+  end
+end

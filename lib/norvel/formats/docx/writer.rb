@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # A Document to the bytes of a .docx: the package it came in, with what was changed changed. The package is read again
+      # with its elements at hand, compared with the document, and patched. The same document gives the same bytes.
+      class Writer
+        OFFICE_TYPE = {"styles" => "#{Names::TYPE}styles+xml"}.freeze
+
+        def initialize(document)
+          @document = document
+          @reader = Reader.new(document.source, name: document.name, keep_nodes: true)
+          @original = @reader.document
+          @package = @reader.package
+          @changed = {}
+        end
+
+        def bytes
+          text
+          styles
+          information
+          Archive.write(@document.source, @changed)
+        end
+
+        private
+
+        def text
+          main = @package.main
+          touched = TextWriter.new(main, @reader.text.nodes, @original).write(@document)
+          @document.sections.each do |section|
+            was = section.source && @original.sections[section.source]
+            next if was.nil? || was == section
+            Sections.write(@reader.text.nodes.sections[section.source], main, was, section)
+            touched = true
+          end
+          @changed[main.path] = main.bytes if touched
+        end
+
+        def styles
+          return if @document.sheet.equal?(@original.sheet) || same_sheet?
+          part = @package.related("styles") || new_styles_part
+          StyleWriter.new(part, @reader.style_nodes).write(@original.sheet, @document.sheet)
+          @changed[part.path] = part.bytes
+        end
+
+        def same_sheet?
+          %i[styles paragraph_defaults run_defaults].all? { |field| @document.sheet.public_send(field) == @original.sheet.public_send(field) }
+        end
+
+        def information
+          return if @document.info == @original.info
+          path = @package.core_path || "docProps/core.xml"
+          @changed[path] = Information.write(@package.container.read(path), @original.info, @document.info)
+          announce("", path, Names::CORE_REL, Names::CORE_TYPE) unless @package.core_path
+        end
+
+        def new_styles_part
+          folder = @package.main_path.rpartition("/").first
+          path = [folder, "styles.xml"].reject(&:empty?).join("/")
+          space = @package.main.strict? ? Names::STRICT_RELS : Names::OFFICE_RELS
+          announce(@package.main_path, path, "#{space}/styles", OFFICE_TYPE["styles"])
+          Part.new(path, StyleWriter::EMPTY.sub(Names::TRANSITIONAL, @package.main.strict? ? Names::STRICT : Names::TRANSITIONAL))
+        end
+
+        # A new part is a content type, a relationship with an unused id, and the part.
+        def announce(source, path, type, content_type)
+          edit(@package.rels_path(source), %(<Relationships xmlns="#{Names::PACKAGE_RELS}"/>)) do |root|
+            taken = root.element_children.map { |e| e["Id"] }
+            id = (1..).lazy.map { |n| "rId#{n}" }.find { |candidate| !taken.include?(candidate) }
+            target = source.empty? ? path : "/#{path}"
+            root.add_child(root.document.create_element("Relationship", "Id" => id, "Type" => type, "Target" => target)).namespace = root.namespace
+          end
+          edit("[Content_Types].xml") do |root|
+            root.add_child(root.document.create_element("Override", "PartName" => "/#{path}", "ContentType" => content_type)).namespace = root.namespace
+          end
+        end
+
+        def edit(path, empty = nil)
+          xml = XML.parse(@changed[path] || @package.container.read(path) || empty, path)
+          yield xml.root
+          @changed[path] = xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+        end
+      end
+    end
+  end
+end

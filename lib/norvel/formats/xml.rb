@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    # XML from a stranger: strict, no network, no entities of its own.
+    module XML
+      module_function
+
+      # The parsed part. Raises UnreadableFile, naming the part.
+      def parse(bytes, part)
+        document = Nokogiri::XML::Document.parse(bytes, nil, nil) { |options| options.strict.nonet }
+        subset = document.internal_subset
+        raise UnreadableFile, "The part “#{part}” declares entities of its own, which a document has no need of." if subset&.children&.any?
+        raise UnreadableFile, "The part “#{part}” of the file is empty." unless document.root
+        document
+      rescue Nokogiri::XML::SyntaxError => error
+        reason = error.message.match?(/depth|huge|amplification|loop/i) ? "is nested or grown beyond what a document needs" : "is not well-formed (line #{error.line})"
+        raise UnreadableFile, "The part “#{part}” of the file #{reason}."
+      end
+    end
+  end
+end

@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require "yaml"
+
+module Norvel
+  # The rules a document must meet, as data: a YAML file that an office can read aloud (docs/guide-format.md).
+  class Guide
+    FOLDER = File.join(ROOT, "guides")
+    ROLES = %w[title subtitle heading_1 heading_2 heading_3 heading_4 heading_5 heading_6 body quote list_item caption table_text contents_entry reference_entry code].freeze
+
+    class << self
+      # Names of the guides that ship, with their Guide.
+      def shipped
+        Dir[File.join(FOLDER, "*.yml")].sort.to_h { |path| [File.basename(path, ".yml"), load(path)] }
+      end
+
+      # A shipped guide's name, or a path to a YAML file. Raises UnusableGuide.
+      def find(name)
+        path = File.join(FOLDER, "#{File.basename(name)}.yml")
+        return load(path) if !name.include?("/") && File.file?(path)
+        raise UnusableGuide, "There is no guide “#{name}”: `norvel guides` lists those that ship, or give the path of a YAML file." unless File.file?(name)
+        load(name)
+      end
+
+      def load(path)
+        new(File.read(path, encoding: "UTF-8"), id: File.basename(path, ".*"))
+      end
+    end
+
+    attr_reader :id, :source, :data
+
+    # +source+: the YAML text. Raises UnusableGuide with the line and what was expected.
+    def initialize(source, id: "guide")
+      @id = id
+      @source = source
+      @data = Schema.check(source)
+      @requirements = {}
+    end
+
+    def name
+      data["name"]
+    end
+
+    def page
+      data["page"] || {}
+    end
+
+    def headings
+      data["headings"] || {}
+    end
+
+    def clean
+      data["clean"] || {}
+    end
+
+    def accessible
+      data["accessible"] || {}
+    end
+
+    # What is asked of a role: {"size" => "12pt", …}; empty when the guide says nothing of it.
+    def role(name)
+      data.dig("roles", name) || {}
+    end
+
+    # The Requirement on each property of the table that the guide states for a role.
+    def requirements(role)
+      @requirements[role] ||= role(role).filter_map { |key, asked| [key.to_sym, Requirement.of(Styles::Properties[key], asked)] if Styles::Properties.key?(key) }.to_h.freeze
+    end
+
+    # The values that a style made for this role starts with.
+    def values(role)
+      requirements(role).transform_values(&:target).compact
+    end
+
+    # must, should or advice for a rule; patterns may end in *.
+    def severity(rule)
+      found = (data["severity"] || {}).find { |pattern, _| File.fnmatch(pattern, rule) }
+      found ? found.last : default_severity(rule)
+    end
+
+    # What the guide states and Norvel does not check yet, said instead of passed over.
+    def unchecked
+      Schema::UNCHECKED.select { |path| data.dig(*path.split(".")) }
+    end
+
+    def exceptions
+      data["exceptions"] || []
+    end
+
+    private
+
+    # A switch such as clean.double_spaces may name a severity itself.
+    def default_severity(rule)
+      topic, key = rule.split(".")
+      said = data.dig(topic, Rules::SWITCHES.fetch(rule, key)) if %w[clean accessible].include?(topic)
+      %w[must should advice].include?(said) ? said : "must"
+    end
+  end
+end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # One place where a document does not meet a rule.
+    #   rule, severity, cite   from the guide
+    #   paragraph              its id, nil for findings on the page set-up or the document
+    #   section                number, nil for findings on the document
+    #   message, asked, found  in words and the guide's units
+    #   cause                  findings with one cause are one group; an array that is equal for them
+    #   mend                   a Mend, or nil
+    Finding = Struct.new(:rule, :severity, :cite, :paragraph, :section, :message, :asked, :found, :cause, :mend, keyword_init: true)
+
+    # Findings with one cause.
+    Group = Struct.new(:findings) do
+      def first
+        findings.first
+      end
+
+      def rule
+        first.rule
+      end
+
+      def severity
+        first.severity
+      end
+
+      def size
+        findings.size
+      end
+
+      def paragraphs
+        findings.filter_map(&:paragraph)
+      end
+
+      # A name for addresses that stays while the cause does.
+      def key
+        Digest::SHA256.hexdigest(first.cause.inspect)[0, 12]
+      end
+
+      # The mends of all its findings as one edit, nil when there is none.
+      def edit(guide)
+        first.mend&.edit(findings, guide)
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # What a guide asks of one property: a value, one of several, or a range; and the value that would meet it.
+    class Requirement
+      # +asked+ as the YAML has it: "12pt", {"any_of" => […]}, {"min" => …, "max" => …}, {"multiple" => 1.15}, {"exact" => "24pt"}.
+      # Raises UnusableGuide.
+      def self.of(property, asked)
+        new(property, asked)
+      rescue Refused => error
+        raise UnusableGuide, "#{property.name}: #{error.message}"
+      end
+
+      attr_reader :property
+
+      def initialize(property, asked)
+        @property = property
+        @any = @least = @most = nil
+        return @any = [typed(asked)] unless asked.is_a?(Hash)
+        @any = asked["any_of"]&.map { |value| typed(value) }
+        @any ||= [typed(asked["multiple"])] if asked["multiple"]
+        @any ||= [typed("exactly #{asked["exact"]}")] if asked["exact"]
+        @least = asked["min"] && typed(asked["min"])
+        @most = asked["max"] && typed(asked["max"])
+      end
+
+      def meets?(value)
+        return @any.any? { |wanted| same?(wanted, value) } if @any
+        return false if value.nil?
+        number = magnitude(value)
+        (@least.nil? || number >= magnitude(@least) - slack) && (@most.nil? || number <= magnitude(@most) + slack)
+      end
+
+      # The value that a mend sets: the first named, or the nearest bound to what is there.
+      def target(found = nil)
+        return @any.first if @any
+        return @least || @most unless found && @least && @most
+        (magnitude(found) < magnitude(@least)) ? @least : @most
+      end
+
+      # As the person reads it, in their unit.
+      def spoken(unit = "pt")
+        return @any.map { |value| property.spoken(value, unit) }.join(" or ") if @any
+        return "#{property.spoken(@least, unit)} to #{property.spoken(@most, unit)}" if @least && @most
+        @least ? "at least #{property.spoken(@least, unit)}" : "at most #{property.spoken(@most, unit)}"
+      end
+
+      private
+
+      def typed(value)
+        property.type.typed(value)
+      end
+
+      def same?(wanted, value)
+        property.name == :font ? wanted.casecmp?(value.to_s) : property.same?(wanted, value)
+      end
+
+      # Line spacings compare by their number of lines; exact ones by what they come to at 12 pt.
+      def magnitude(value)
+        return value unless value.is_a?(Hash)
+        (value[:rule] == "multiple") ? value[:value] : value[:value] / 13.8
+      end
+
+      def slack
+        property.type.is_a?(Styles::Types::Length) ? 0.0501 : 0.005
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # accessible.title, accessible.language: WCAG 2.2, 2.4.2 and 3.1.1.
+      class AccessibleRules < Family
+        def findings
+          [(title if asked?("title")), (language if asked?("language"))].compact
+        end
+
+        private
+
+        def asked?(key)
+          switch = @guide.accessible[key]
+          !switch.nil? && switch != "allow"
+        end
+
+        def title
+          return if @document.info[:title]
+          text = @document.paragraphs.find { |p| @check.role(p) == "title" }&.sealed_text
+          mend = text && Mend.new("describe", "Take “#{text}” as the title", true, ->(_, _) { Edits::Describe.new({title: text}) })
+          finding("accessible.title", message: "The document has no title in its properties", asked: "a title", found: "none", cause: [], mend:, cite: @guide.accessible["cite"])
+        end
+
+        def language
+          return if @document.info[:language] || @document.sheet.run_defaults[:language] || default_style_language
+          tag = @guide.data["language"]
+          mend = tag && Mend.new("describe", "Set it to #{tag}", true, ->(_, _) { Edits::Describe.new({language: tag}) })
+          finding("accessible.language", message: "The document does not say its language", asked: "a language", found: "none", cause: [], mend:, cite: @guide.accessible["cite"])
+        end
+
+        def default_style_language
+          style = @document.sheet.default
+          style && style.run[:language]
+        end
+      end
+    end
+  end
+end

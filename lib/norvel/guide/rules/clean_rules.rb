@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # clean.*: formatting by hand and spacing made with characters.
+      class CleanRules < Family
+        SWITCHES = {
+          "clean.direct" => "direct_formatting", "clean.blank_paragraph" => "blank_paragraphs", "clean.tab_indent" => "tabs_as_indents", "clean.space_indent" => "spaces_as_indents",
+          "clean.line_break" => "line_breaks", "clean.double_space" => "double_spaces"
+        }.freeze
+        # A guide keeps by these names; positions are kept anyway.
+        KEPT = {"superscript" => :position, "subscript" => :position}.freeze
+        Test = Struct.new(:rule, :detects, :message, :found, :mend, :parts)
+        HAND = Survey::ByHand
+
+        TESTS = [
+          Test.new("clean.blank_paragraph", ->(p) { p.blank? && p.removable? }, "A blank paragraph stands for space", "a blank paragraph",
+            ["remove_blank_paragraphs", "Remove them", true, ->(list, _) { Edits::RemoveBlankParagraphs.new(list.map(&:paragraph)) }]),
+          Test.new("clean.tab_indent", ->(p) { p.part == :body && HAND.leading_tab?(p) }, "A tab stands for a first-line indent", "a tab at the start",
+            ["indent_without_tabs", "Replace them by first-line indents", true, ->(list, _) { Edits::IndentWithoutTabs.new(list.map(&:paragraph)) }]),
+          Test.new("clean.space_indent", ->(p) { p.part == :body && HAND.leading_space?(p) }, "Spaces stand for an indent", "spaces at the start",
+            ["single_spaces", "Remove them", true, ->(list, _) { Edits::SingleSpaces.new(list.map(&:paragraph)) }]),
+          Test.new("clean.double_space", ->(p) { HAND.double_space?(p) }, "Two or more spaces stand between words", "a double space",
+            ["single_spaces", "Make them single", true, ->(list, _) { Edits::SingleSpaces.new(list.map(&:paragraph)) }]),
+          Test.new("clean.line_break", ->(p) { HAND.running_line_break?(p) }, "A line break stands in the middle of a sentence", "a line break",
+            ["join_lines", "Take them out", true, ->(list, _) { Edits::JoinLines.new(list.map(&:paragraph)) }], :running),
+          Test.new("clean.line_break", ->(p) { HAND.line_break?(p) && !HAND.running_line_break?(p) }, "A line break divides a paragraph; it may be meant", "a line break", nil, :meant)
+        ].freeze
+
+        def findings
+          TESTS.flat_map { |test| on?(test.rule) ? test(test) : [] } + direct
+        end
+
+        private
+
+        def on?(rule)
+          switch = @guide.clean[SWITCHES.fetch(rule)]
+          !switch.nil? && switch != "allow"
+        end
+
+        def test(test)
+          mend = test.mend && Mend.new(*test.mend)
+          @document.paragraphs.select(&test.detects).map do |paragraph|
+            finding(test.rule, paragraph:, message: test.message, asked: "none", found: test.found, cause: [test.parts], mend:, cite: @guide.clean["cite"])
+          end
+        end
+
+        def direct
+          return [] unless on?("clean.direct")
+          kept = keep
+          emphasis = kept & Edits::ClearDirect::EMPHASIS
+          mend = Mend.new("clear_direct", "Clear it", true, ->(list, _) { Edits::ClearDirect.new(ids(list), keep: kept - emphasis, keep_emphasis: emphasis) })
+          @known = {}
+          @document.paragraphs.filter_map do |paragraph|
+            departures = departures(paragraph, kept)
+            next if departures.empty?
+            finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{departures.join(", ")}", asked: "from the style", found: departures.join(", "), cause: [paragraph.style_id], mend:, cite: @guide.clean["cite"])
+          end
+        end
+
+        def keep
+          switch = @guide.clean["direct_formatting"]
+          switch.is_a?(Hash) ? (switch["keep"] || []).map { |name| KEPT.fetch(name, name.to_sym) } : []
+        end
+
+        # Labels of the properties that stand on the paragraph or its runs and would go.
+        def departures(paragraph, kept)
+          (labels(paragraph.direct, kept, paragraph) + paragraph.runs.flat_map { |run| run.symbols? ? [] : labels(run.direct, kept, paragraph) }).uniq
+        end
+
+        def labels(set, kept, paragraph)
+          return [] if set.empty?
+          (@known[set] ||= set.keys.filter_map do |slot|
+            property = Styles::Properties[slot]
+            next if property.clear == :keep || kept.include?(property.key)
+            Styles::Properties[property.key].label&.downcase || "other formatting"
+          end)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # What families of rules share.
+      class Family
+        def initialize(check)
+          @check = check
+          @guide = check.guide
+          @document = check.document
+        end
+
+        private
+
+        def finding(rule, message:, asked:, found:, cause:, paragraph: nil, section: nil, mend: nil, cite: nil)
+          @severities ||= {}
+          severity = @severities[rule] ||= @guide.severity(rule)
+          Finding.new(rule:, severity:, cite: cite&.to_s, paragraph: paragraph&.id, section: section || paragraph&.section, message:, asked:, found:, cause: [rule, *cause], mend:)
+        end
+
+        def ids(findings)
+          findings.filter_map(&:paragraph)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the same of a PDF).
+      class HeadingRules < Family
+        def findings
+          return [] unless @guide.headings["skip_levels"] == false
+          before = 0
+          @document.paragraphs.filter_map do |paragraph|
+            level = @check.role(paragraph)[/\Aheading_(\d)\z/, 1]&.to_i or next
+            skipped = level > before + 1
+            found = skip(paragraph, before, level) if skipped
+            before = level
+            found
+          end
+        end
+
+        private
+
+        def skip(paragraph, before, level)
+          message = before.zero? ? "The first heading is of level #{level}" : "A heading of level #{level} follows one of level #{before}"
+          finding("headings.skip", paragraph:, message:, asked: "level #{before + 1}", found: "level #{level}", cause: [paragraph.id], cite: @guide.headings["cite"])
+        end
+      end
+    end
+  end
+end

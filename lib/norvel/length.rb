@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+module Norvel
+  # Lengths are Floats in points (1 pt = 1/72 in). This is the only place that knows how long a unit is.
+  # Source: ISO/IEC 29500-1 ST_TwipsMeasure, ST_HpsMeasure, ST_UniversalMeasure; CSS 2.1 4.3.2 (px).
+  module Length
+    POINTS = {
+      "pt" => 1r, "in" => 72r, "cm" => 7200/254r, "mm" => 720/254r, "pc" => 12r, "pi" => 12r, "px" => 3/4r,
+      "twip" => 1/20r, "half_point" => 1/2r, "eighth_point" => 1/8r, "emu" => 1/12_700r
+    }.freeze
+    LIMIT = 10_000.0 # pt; no sheet is that large, so a larger number is a damaged one
+    UNIVERSAL = /\A(-?\d{1,9}(?:\.\d{1,9})?|-?\.\d{1,9})\s*(mm|cm|in|pt|pc|pi|px)?\z/
+    TYPED = /\A([+-]?(?:\d{1,6}(?:[.,]\d{1,6})?|[.,]\d{1,6}))\s*([a-z"]*)\z/
+    SPOKEN = {
+      "" => "pt", "point" => "pt", "points" => "pt", "inch" => "in", "inches" => "in", "\"" => "in",
+      "centimetre" => "cm", "centimetres" => "cm", "millimetre" => "mm", "millimetres" => "mm", "pica" => "pc", "picas" => "pc"
+    }.freeze
+
+    module_function
+
+    # Points of a number of units, rounded to 1/10,000 pt, half away from zero.
+    #   Length.points(1440, "twip") # => 72.0
+    def points(number, unit)
+      (number.to_r * POINTS.fetch(unit)).round(4).to_f
+    end
+
+    # The number of units in so many points, exact: the caller rounds once.
+    def units(points, unit)
+      points.to_r / POINTS.fetch(unit)
+    end
+
+    # Whole twips (or half-points …) for a file, half away from zero.
+    def whole(points, unit)
+      units(points.round(4), unit).round
+    end
+
+    # A length as an attribute of a file holds it: a bare number is in +unit+, any other carries its own.
+    # Nil for what is not a length; a number no sheet could hold is cut to the LIMIT.
+    def from_file(text, unit)
+      match = UNIVERSAL.match(text) or return (text.match?(/\A-?\d{10,}\z/) ? (text.start_with?("-") ? -LIMIT : LIMIT) : nil)
+      points(match[1].to_r, match[2] || unit).clamp(-LIMIT, LIMIT)
+    end
+
+    # A length as a person types it: "0.5in", "1,27 cm", "36", "2 lines" (of +line+ points). Raises Refused.
+    def typed(text, line: 12.0)
+      match = TYPED.match(text.to_s.strip.downcase) or raise Refused, "“#{text}” is not a length: type it like 0.5in, 1.27 cm or 12pt."
+      number = match[1].tr(",", ".").to_r
+      return (number * line.to_r).round(4).to_f if %w[line lines].include?(match[2])
+      unit = SPOKEN.fetch(match[2], match[2])
+      raise Refused, "“#{match[2]}” is not a unit: use pt, in, cm, mm or pc." unless POINTS.key?(unit)
+      points(number, unit)
+    end
+
+    # A length in the unit a person reads, as short as it can be said: 53.85 pt in cm is "1.9 cm".
+    def spoken(points, unit = "pt")
+      "#{plain(units(points, unit).round((unit == "mm") ? 1 : 2).to_f)} #{unit}"
+    end
+
+    # A number without a needless fraction: 12.0 is "12".
+    def plain(number)
+      (number == number.round) ? number.round.to_s : number.to_s
+    end
+
+    # Lengths that went through different units: equal within one twip.
+    def equal?(one, other)
+      (one - other).abs <= 0.0501
+    end
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Styles
+    # One entry of the property table.
+    #   name      the slot in a PropertySet, and the name rules and forms use
+    #   on        :paragraph or :run
+    #   type      a Types object
+    #   default   the value when no level sets it; nil for slots that only modify another
+    #   part_of   the property this slot belongs to, for slots that people never see alone (lines and characters as units …)
+    #   group     where the style form shows it: :letter, :line, :block, :structure; nil when it is not shown
+    #   toggle    true for the toggle properties of ISO/IEC 29500-1 17.7.3
+    #   merges    true when levels combine entry by entry (tabs, borders)
+    #   clear     what removal of direct formatting does with it: :look goes, :emphasis goes unless kept, :keep stays
+    #   docx, odt, css   how it stands in each; docx is a codec, odt the attribute names, css a proc from the value
+    Property = Struct.new(:name, :on, :type, :default, :label, :part_of, :group, :toggle, :merges, :clear, :docx, :odt, :css, :json, keyword_init: true) do
+      # The name people and rules use: that of the property it is part of.
+      def key
+        part_of || name
+      end
+
+      def public?
+        !json.nil?
+      end
+
+      def spoken(value, unit = "pt")
+        value.nil? ? "none" : type.spoken(value, unit)
+      end
+
+      def same?(one, other)
+        return one == other if one.nil? || other.nil?
+        type.same?(one, other)
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Styles
+    # What one level sets: a frozen map from slot names to values. It says nothing of what it does not set; unset is not zero.
+    class PropertySet
+      attr_reader :values, :hash
+
+      def initialize(values)
+        @values = values.freeze
+        @hash = values.hash
+        freeze
+      end
+
+      EMPTY = new({})
+
+      def self.of(values)
+        values.empty? ? EMPTY : new(values)
+      end
+
+      def [](slot)
+        @values[slot]
+      end
+
+      def key?(slot)
+        @values.key?(slot)
+      end
+
+      def keys
+        @values.keys
+      end
+
+      def empty?
+        @values.empty?
+      end
+
+      def size
+        @values.size
+      end
+
+      def merge(values)
+        PropertySet.of(@values.merge(values.is_a?(PropertySet) ? values.values : values))
+      end
+
+      def without(*slots)
+        kept = @values.except(*slots)
+        (kept.size == @values.size) ? self : PropertySet.of(kept)
+      end
+
+      def slice(*slots)
+        PropertySet.of(@values.slice(*slots))
+      end
+
+      def eql?(other)
+        equal?(other) || (other.is_a?(PropertySet) && @hash == other.hash && @values == other.values)
+      end
+      alias_method :==, :eql?
+
+      def inspect
+        "#<PropertySet #{@values.map { |slot, value| "#{slot}: #{value.inspect}" }.join(", ")}>"
+      end
+    end
+  end
+end

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Styles
+    # All styles of a document with its defaults (ISO/IEC 29500-1 17.7). A value: changed by with and put.
+    class StyleSheet
+      attr_reader :styles, :paragraph_defaults, :run_defaults
+
+      # +styles+: a hash from id to Style, in the file's order.
+      def initialize(styles: {}, paragraph_defaults: PropertySet::EMPTY, run_defaults: PropertySet::EMPTY)
+        @styles = styles.freeze
+        @paragraph_defaults = paragraph_defaults
+        @run_defaults = run_defaults
+        @chains = {}
+        @defaults = {}
+      end
+
+      def with(styles: @styles, paragraph_defaults: @paragraph_defaults, run_defaults: @run_defaults)
+        StyleSheet.new(styles:, paragraph_defaults:, run_defaults:)
+      end
+
+      def put(style)
+        with(styles: @styles.merge(style.id => style))
+      end
+
+      def [](id)
+        @styles[id]
+      end
+
+      # The default style of a type: the last one marked so (17.7.4.17); nil when there is none.
+      def default(type = "paragraph")
+        @defaults.fetch(type) { @defaults[type] = @styles.values.reverse.find { |s| s.type == type && s.default } }
+      end
+
+      # The style that an id on content means: a missing one, or one of another type, is the default (17.3.1.27); may be nil.
+      def resolve(id, type = "paragraph")
+        style = @styles[id]
+        (style && style.type == type) ? style : default(type)
+      end
+
+      # The style and what it is based on, root first. A missing base, one of another type and a circle end the chain.
+      def chain(style)
+        return [] unless style
+        @chains[style.id] ||= begin
+          line = [style]
+          while (base = @styles[line.last.based_on]) && base.type == style.type && !line.include?(base)
+            line << base
+          end
+          line.reverse.freeze
+        end
+      end
+
+      # By the name people see, without case (built-in names are compared so).
+      def named(name, type = nil)
+        wanted = name.downcase
+        @styles.each_value.find { |s| s.name.downcase == wanted && (type.nil? || s.type == type) }
+      end
+
+      # Ids whose base leads back to themselves.
+      def circular
+        @styles.each_value.select { |style| circle?(style) }.map(&:id)
+      end
+
+      def descendants(style)
+        @styles.each_value.select { |other| other.id != style.id && chain(other).include?(style) }
+      end
+
+      # A new id made of the name's letters and digits, unused without case.
+      def free_id(name)
+        stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
+        stem = "Style" if stem.empty?
+        taken = @styles.keys.to_h { |id| [id.downcase, true] }
+        ([stem] + (1..).lazy.map { |n| "#{stem}#{n}" }.first(taken.size + 1)).find { |id| !taken[id.downcase] }
+      end
+
+      private
+
+      def circle?(style)
+        seen = [style.id]
+        id = style.based_on
+        while id && (base = @styles[id])
+          return id == style.id if seen.include?(id)
+          seen << id
+          id = base.based_on
+        end
+        false
+      end
+    end
+  end
+end

@@ -1,0 +1,168 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Styles
+    # The kinds of value a property has. A type says a value to a person (spoken), to the JSON (json), to a stylesheet (css),
+    # understands what a person types (typed, raises Refused), and tells whether two values are the same to a reader (same?).
+    module Types
+      class Any
+        def spoken(value, _unit = "pt")
+          value.to_s
+        end
+
+        def json(value)
+          value
+        end
+
+        def typed(text)
+          text.to_s.strip
+        end
+
+        def same?(one, other)
+          one == other
+        end
+      end
+
+      class Length < Any
+        def spoken(value, unit = "pt")
+          Norvel::Length.spoken(value, unit)
+        end
+
+        def json(value)
+          value.round(2)
+        end
+
+        def typed(text)
+          text.is_a?(Numeric) ? text.to_f : Norvel::Length.typed(text)
+        end
+
+        def same?(one, other)
+          one == other || Norvel::Length.equal?(one, other)
+        end
+      end
+
+      # Sizes, letter spacing: always said in points.
+      class Points < Length
+        def spoken(value, _unit = "pt")
+          super(value)
+        end
+      end
+
+      class Flag < Any
+        WORDS = {"yes" => true, "true" => true, "on" => true, "1" => true, "no" => false, "false" => false, "off" => false, "0" => false}.freeze
+
+        def spoken(value, _unit = "pt")
+          value ? "yes" : "no"
+        end
+
+        def typed(text)
+          return text if [true, false].include?(text)
+          WORDS.fetch(text.to_s.strip.downcase) { raise Refused, "“#{text}” is neither yes nor no." }
+        end
+      end
+
+      class Choice < Any
+        attr_reader :words
+
+        # +words+ maps each value to the word a person reads.
+        def initialize(words)
+          @words = words
+        end
+
+        def spoken(value, _unit = "pt")
+          @words.fetch(value, value.to_s)
+        end
+
+        def typed(text)
+          text = text.to_s.strip.downcase
+          @words.find { |value, word| [value, word].include?(text) }&.first or raise Refused, "“#{text}” is not one of #{@words.values.join(", ")}."
+        end
+      end
+
+      # A kind of underline in the file; underlined or not to everybody else.
+      class Underline < Flag
+        def spoken(value, _unit = "pt")
+          super(json(value))
+        end
+
+        def json(value)
+          value != "none"
+        end
+
+        def typed(text)
+          super ? "single" : "none"
+        end
+
+        def same?(one, other)
+          json(one) == json(other)
+        end
+      end
+
+      class Colour < Any
+        def spoken(value, _unit = "pt")
+          (value == "auto") ? "automatic" : value
+        end
+
+        def json(value)
+          (value == "auto") ? nil : value
+        end
+
+        def typed(text)
+          return "auto" if %w[auto automatic none].include?(text.to_s.strip.downcase)
+          Norvel::Colour.hex(text.to_s.strip) or raise Refused, "“#{text}” is not a colour: type it like #1f3864, or automatic."
+        end
+      end
+
+      class LineSpacing < Any
+        NAMED = {1.0 => "single", 1.5 => "1.5", 2.0 => "double"}.freeze
+
+        def spoken(value, _unit = "pt")
+          case value[:rule]
+          when "multiple" then NAMED.fetch(value[:value]) { Norvel::Length.plain(value[:value].round(2)) }
+          when "exact" then "exactly #{Norvel::Length.spoken(value[:value])}"
+          else "at least #{Norvel::Length.spoken(value[:value])}"
+          end
+        end
+
+        def typed(text)
+          return multiple(text.to_f) if text.is_a?(Numeric)
+          case text.to_s.strip.downcase
+          when *NAMED.values then multiple(NAMED.key(text.to_s.strip.downcase))
+          when /\A(\d{1,2}(?:[.,]\d{1,4})?)\s*(?:lines?)?\z/ then multiple($1.tr(",", ".").to_f)
+          when /\A(?:exactly|exact)\s+(.+)\z/ then {rule: "exact", value: Norvel::Length.typed($1)}
+          when /\A(?:at least|at_least|min)\s+(.+)\z/ then {rule: "at_least", value: Norvel::Length.typed($1)}
+          when /\A[\d.,]+\s*[a-z]+\z/ then {rule: "exact", value: Norvel::Length.typed(text)}
+          else raise Refused, "“#{text}” is not a line spacing: type single, 1.5, double, 1.15, “exactly 24pt” or “at least 14pt”."
+          end
+        end
+
+        def same?(one, other)
+          one[:rule] == other[:rule] && (one[:value] - other[:value]).abs <= ((one[:rule] == "multiple") ? 0.005 : 0.0501)
+        end
+
+        private
+
+        def multiple(number)
+          raise Refused, "A line spacing lies between 0.1 and 20 lines." unless number.between?(0.1, 20)
+          {rule: "multiple", value: number}
+        end
+      end
+
+      # 1–9, or 0 for body text.
+      class Level < Any
+        def spoken(value, _unit = "pt")
+          value.zero? ? "body text" : "level #{value}"
+        end
+
+        def json(value)
+          value.zero? ? nil : value
+        end
+
+        def typed(text)
+          return 0 if text.to_s.strip.downcase == "body text"
+          text.to_s[/\A\s*(?:level\s*)?([0-9])\s*\z/i, 1]&.to_i or raise Refused, "An outline level is 1 to 9, or body text."
+        end
+      end
+    end
+  end
+end
