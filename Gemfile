@@ -10,6 +10,7 @@ gem "json_schemer", "~> 2.4"
 
 # The web application.
 gem "activerecord", "~> 7.1.0"
+gem "erubi", "~> 1.13" # ERB that escapes unless told not to
 gem "puma", "~> 6.4"
 gem "rack-attack", "~> 6.7"
 gem "rack-session", "~> 2.0"

@@ -55,7 +55,7 @@ module Norvel
 
       # Can the paragraph go without anything going with it?
       def removable?
-        holds.nil? && !raw_text.match?(/[\uFFFC\f\v]/)
+        holds.nil? && !raw_text.match?(/[\uFFF9\uFFFA\uFFFC\f\v]/)
       end
 
       # The words, each white space one space: what the seal is made of.

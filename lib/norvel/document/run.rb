@@ -2,13 +2,16 @@
 
 module Norvel
   class Document
-    # A stretch of text with one formatting. In +text+ a tab is TAB, a line break LF, a page break FF, a column break VT, and
-    # U+FFFC stands for an object (image, note mark, field sign …) that has no text of its own.
+    # A stretch of text with one formatting. In +text+ a tab is TAB, a line break LF, a page break FF, a column break VT; what has
+    # no text of its own is one character: U+FFFC an image or other object, U+FFFA the mark of a note, U+FFF9 a sign that is
+    # not seen (of a field, a comment).
     # +source+ is its ordinal in the paragraph it was read from, nil for a new one.
     Run = Struct.new(:text, :style_id, :direct, :source) do
       self::OBJECT = "\uFFFC"
-      self::UNSEEN = "\uFFFC\f\v"
-      self::SEEN = /[^\s\u00A0\uFFFC]/
+      self::NOTE = "\uFFFA"
+      self::SIGN = "\uFFF9"
+      self::UNSEEN = "\uFFFC\uFFFA\uFFF9\f\v"
+      self::SEEN = /[^\s\u00A0\uFFFC\uFFFA\uFFF9]/
 
       def with(text: self.text, style_id: self.style_id, direct: self.direct, source: self.source)
         self.class.new(text, style_id, direct, source)
@@ -27,10 +30,6 @@ module Norvel
       # Text in a symbol font, at U+F0xx: it means nothing without its font.
       def symbols?
         !text.ascii_only? && text.match?(/[\uF000-\uF0FF]/)
-      end
-
-      def object?
-        text.include?(self.class::OBJECT)
       end
     end
   end

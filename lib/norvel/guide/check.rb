@@ -31,6 +31,11 @@ module Norvel
         counts["must"].zero?
       end
 
+      # The rules the guide states, by name, for this document's roles.
+      def rules_asked
+        @rules_asked ||= Rules::ALL.flat_map { |rule| rule.asked(guide, roles.values.uniq) }
+      end
+
       # The role of every paragraph, by id.
       def roles
         @roles ||= document.paragraphs.to_h { |paragraph| [paragraph.id, Survey::StyleRoles.role(document, paragraph)] }

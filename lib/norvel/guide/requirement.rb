@@ -41,12 +41,16 @@ module Norvel
 
       # As the person reads it, in their unit.
       def spoken(unit = "pt")
+        (@spoken ||= {})[unit] ||= say(unit)
+      end
+
+      private
+
+      def say(unit)
         return @any.map { |value| property.spoken(value, unit) }.join(" or ") if @any
         return "#{property.spoken(@least, unit)} to #{property.spoken(@most, unit)}" if @least && @most
         @least ? "at least #{property.spoken(@least, unit)}" : "at most #{property.spoken(@most, unit)}"
       end
-
-      private
 
       def typed(value)
         property.type.typed(value)

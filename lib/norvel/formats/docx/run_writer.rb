@@ -80,7 +80,7 @@ module Norvel
 
         def sign(child)
           return TextReader::PIECES[child.name] if TextReader::PIECES.key?(child.name)
-          (child.name == "br") ? TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") : TextReader::OBJECT
+          (child.name == "br") ? TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") : TextReader::OBJECTS.fetch(child.name, TextReader::SIGN)
         end
 
         # New characters matched with old ones: in order when only some went, else by what begins and ends alike.

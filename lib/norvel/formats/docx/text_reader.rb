@@ -13,7 +13,9 @@ module Norvel
         EDGE_SPACE = /\A\s|\s\z/
         PIECES = {"tab" => "\t", "ptab" => "\t", "cr" => "\n", "noBreakHyphen" => "\u2011", "softHyphen" => "\u00AD"}.freeze
         BREAKS = {"page" => "\f", "column" => "\v"}.freeze
-        OBJECT = Document::Run::OBJECT
+        OBJECTS = %w[drawing pict object AlternateContent ruby sym].to_h { |name| [name, Document::Run::OBJECT] }
+          .merge(%w[footnoteReference endnoteReference footnoteRef endnoteRef].to_h { |name| [name, Document::Run::NOTE] }).freeze
+        SIGN = Document::Run::SIGN
 
         # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal.
         Nodes = Struct.new(:paragraphs, :runs, :sections)
@@ -161,14 +163,14 @@ module Norvel
         def piece(child, name, cell)
           return PIECES[name] if PIECES.key?(name)
           case name
-          when "t" then @fields.include?(:instruction) ? OBJECT : text_of(child)
+          when "t" then @fields.include?(:instruction) ? SIGN : text_of(child)
           when "lastRenderedPageBreak" then ""
           when "br" then BREAKS.fetch(@part.attr(child, "type"), "\n")
           when "fldChar" then field(child)
           when "ruby" then child.xpath(".//*[local-name()='rubyBase']//*[local-name()='t']").map(&:content).join
-          when "drawing", "pict", "object" then boxes(child, cell) || OBJECT
-          when "AlternateContent" then ((branch = understood(child)) && boxes(branch, cell)) || OBJECT
-          else OBJECT
+          when "drawing", "pict", "object" then boxes(child, cell)
+          when "AlternateContent" then (branch = understood(child)) ? boxes(branch, cell) : OBJECTS[name]
+          else OBJECTS.fetch(name, SIGN)
           end
         end
 
@@ -184,7 +186,7 @@ module Norvel
           when "separate" then @fields[-1] = :result unless @fields.empty?
           when "end" then @fields.pop
           end
-          OBJECT
+          SIGN
         end
 
         # The paragraphs of the text boxes below an object come after the one that holds it.
@@ -194,7 +196,7 @@ module Norvel
             blocks(box, :textbox, cell) if nearest_box(box, node)
           end
           @holds = outside
-          nil
+          Document::Run::OBJECT
         end
 
         def nearest_box(box, node)

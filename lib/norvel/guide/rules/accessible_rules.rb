@@ -5,6 +5,10 @@ module Norvel
     module Rules
       # accessible.title, accessible.language: WCAG 2.2, 2.4.2 and 3.1.1.
       class AccessibleRules < Family
+        def self.asked(guide, _roles)
+          %w[title language].select { |key| ![nil, "allow"].include?(guide.accessible[key]) }.map { |key| "accessible.#{key}" }
+        end
+
         def findings
           [(title if asked?("title")), (language if asked?("language"))].compact
         end

@@ -5,6 +5,10 @@ module Norvel
     module Rules
       # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the same of a PDF).
       class HeadingRules < Family
+        def self.asked(guide, _roles)
+          (guide.headings["skip_levels"] == false) ? ["headings.skip"] : []
+        end
+
         def findings
           return [] unless @guide.headings["skip_levels"] == false
           before = 0

@@ -11,6 +11,10 @@ module Norvel
         # The binding side of a sheet that is printed on one side is the left one.
         SIDES = {"top" => "top", "bottom" => "bottom", "left" => "left", "right" => "right", "inside" => "left", "outside" => "right"}.freeze
 
+        def self.asked(guide, _roles)
+          [*("page.size" if guide.page["size"]), *guide.page.fetch("margins", {}).except("tolerance").keys.map { |side| "page.margin.#{SIDES.fetch(side)}" }]
+        end
+
         def findings
           @document.sections.each_with_index.flat_map { |section, index| [size(section, index + 1), *margins(section, index + 1)].compact }
         end

@@ -6,8 +6,15 @@ module Norvel
       # role.<role>.style and role.<role>.<property>: what paragraphs of a role must look like. A value that comes from the
       # style is one cause for all its paragraphs, and its mend changes the style; one that was set by hand is cleared.
       class RoleRules < Family
+        EVERYWHERE = %i[font size].freeze
+
+        def self.asked(guide, roles)
+          roles.flat_map { |role| [*("role.#{role}.style" if guide.role(role)["style"]), *guide.requirements(role).keys.map { |name| "role.#{role}.#{name}" }] }
+        end
+
         def findings
           @judged = {}
+          @faults = {}
           @document.paragraphs.flat_map do |paragraph|
             role = @check.role(paragraph)
             asked = @guide.role(role)
@@ -32,45 +39,54 @@ module Norvel
           finding("role.#{role}.style", paragraph:, message: "#{speak(role)} is in #{name}, not in #{wanted}", asked: wanted, found: name, cause: [name], mend: @style_mends[[wanted, role]], cite: asked["cite"])
         end
 
-        # Paragraphs of one style with equal direct formatting are judged once.
+        # Every judgement is made once for all paragraphs and runs that are set alike.
         def properties(paragraph, role, asked)
-          verdicts = @judged[[role, paragraph.style_id, paragraph.direct, paragraph.table, letters(paragraph)]] ||= @guide.requirements(role).filter_map { |name, requirement| verdict(name, requirement, paragraph, role) }
+          verdicts = (@judged[[role, paragraph.style_id, paragraph.direct, paragraph.table]] ||= on_paragraph(paragraph, role)) + on_runs(paragraph, role)
           verdicts.map { |rule, message, requirement, found, cause, mend| finding(rule, paragraph:, message:, asked: requirement.spoken, found:, cause:, mend:, cite: asked["cite"]) }
         end
 
-        # What a paragraph's letters are set in, as far as rules go: most of them, and every font and size among them.
-        def letters(paragraph)
-          seen = paragraph.letters
-          (seen.size <= 1) ? [seen.first&.style_id, seen.first&.direct] : [@document.letter_look(paragraph), *seen.flat_map { |run| [run.style_id, run.direct] }]
+        def on_paragraph(paragraph, role)
+          look = @document.look(paragraph)
+          requirements(role, :paragraph).filter_map { |name, requirement| verdict(name, requirement, paragraph, nil, look[name], role) unless requirement.meets?(look[name]) }
         end
 
-        def verdict(name, requirement, paragraph, role)
+        # Any run may break the rules on font and size (note marks and indices are smaller by nature); the others are about
+        # what most of the letters are.
+        def on_runs(paragraph, role)
+          return [] if requirements(role, :run).empty?
+          most = nil
+          broken = {}
+          paragraph.letters.each do |run|
+            look = @document.run_look(run, paragraph)
+            faults = faults(role, look)
+            next if faults.empty? || run.symbols?
+            faults.each do |name|
+              next if broken.key?(name)
+              broken[name] = run if EVERYWHERE.include?(name) ? look[:position] == "normal" : look.equal?(most ||= @document.letter_look(paragraph))
+            end
+          end
+          broken.map do |name, run|
+            @judged[[role, name, paragraph.style_id, paragraph.table, run.style_id, run.direct]] ||= verdict(name, requirements(role, :run)[name], paragraph, run, @document.run_look(run, paragraph)[name], role)
+          end
+        end
+
+        def faults(role, look)
+          (@faults[role] ||= {}.compare_by_identity)[look] ||= requirements(role, :run).reject { |name, requirement| requirement.meets?(look[name]) }.keys
+        end
+
+        def requirements(role, place)
+          (@requirements ||= {})[[role, place]] ||= @guide.requirements(role).select { |_, requirement| requirement.property.on == place }
+        end
+
+        def verdict(name, requirement, paragraph, run, found, role)
           property = requirement.property
-          run = (property.on == :run) ? offender(name, requirement, paragraph) : nil
-          found = (property.on == :run) ? run && @document.run_look(run, paragraph)[name] : @document.look(paragraph)[name]
-          return if (property.on == :run && run.nil?) || requirement.meets?(found)
           set = @document.cascade.explain(name, paragraph, run).last
-          spoken = property.spoken(found)
-          message = message(property, found, speak(role, lower: true), requirement)
-          ["role.#{role}.#{name}", message, requirement, spoken, *cause(set, name, requirement, paragraph, found)]
+          ["role.#{role}.#{name}", message(property, found, speak(role, lower: true), requirement), requirement, property.spoken(found), *cause(set, name, requirement, paragraph, found)]
         end
 
         def message(property, found, role, requirement)
           return "#{property.label} is #{"not " unless property.type.json(found)}set on #{role}" if property.type.is_a?(Styles::Types::Flag)
           "#{property.label} of #{role} is #{property.spoken(found)}, not #{requirement.spoken}"
-        end
-
-        # The run that breaks the rule: for font and size any of them, for emphasis only when most of the letters have it.
-        def offender(name, requirement, paragraph)
-          seen = paragraph.letters.reject(&:symbols?)
-          return seen.find { |run| !requirement.meets?(@document.run_look(run, paragraph)[name]) && !small?(run, paragraph) } if %i[font size].include?(name)
-          look = @document.letter_look(paragraph)
-          seen.find { |run| @document.run_look(run, paragraph).equal?(look) } unless requirement.meets?(look[name])
-        end
-
-        # Note marks and indices are smaller by nature.
-        def small?(run, paragraph)
-          @document.run_look(run, paragraph)[:position] != "normal"
         end
 
         def cause(set, name, requirement, paragraph, found)

@@ -1,0 +1,11 @@
+# frozen_string_literal: true
+
+require_relative "app/boot"
+require "sinatra/activerecord/rake"
+
+desc "Build public/norvel.css from app/assets/norvel.css (its own Gemfile: the executable comes in a gem)"
+task :css do
+  Bundler.with_unbundled_env do
+    sh({"BUNDLE_GEMFILE" => "app/assets/Gemfile"}, "bundle install --quiet && bundle exec tailwindcss -i app/assets/norvel.css -o public/norvel.css --minify")
+  end
+end

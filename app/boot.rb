@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+require "bundler/setup"
+ENV["RACK_ENV"] ||= "production"
+ENV["APP_ENV"] = ENV["RACK_ENV"]
+$LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
+require "norvel"
+require "active_record"
+require "erubi"
+require "sinatra/base"
+require "sinatra/activerecord"
+require "rack/protection"
+require "rack/session"
+require "rack/attack"
+require "fileutils"
+require "securerandom"
+
+FileUtils.mkdir_p(File.expand_path("../storage", __dir__))
+%w[models helpers routes].each { |folder| Dir[File.join(__dir__, folder, "*.rb")].sort.each { |path| require path } }
+require_relative "web"

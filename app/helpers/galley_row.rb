@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+# The rows of the galley: a gauge, the text in its look, the style and what departs from it.
+module GalleyRow
+  BLOCK = 40 # paragraphs that are sent together
+  HAND = Norvel::Survey::ByHand
+  SIGNS = {"\t" => '<span class="tab" aria-label="tab">&#9;</span>', "\n" => '<span class="sign break" aria-hidden="true">↵</span><br>', "\f" => '<span class="sign page-end">page break</span>', "\v" => '<span class="sign">column break</span>',
+           Norvel::Document::Run::OBJECT => '<span class="object">image or object</span>', Norvel::Document::Run::NOTE => '<sup class="note" title="note">※</sup>', Norvel::Document::Run::SIGN => "", "\u00A0" => '<span class="nobreak">&nbsp;</span>'}.freeze
+  SPECIAL = /[\t\n\f\v\u00A0\uFFF9\uFFFA\uFFFC]| {2,}/
+
+  # The text of a paragraph as HTML in its look.
+  def set_text(paragraph)
+    paragraph.runs.map do |run|
+      next "" if run.text.empty?
+      %(<span class="#{look_class(document.run_look(run, paragraph), :run)}">#{run_html(run.text)}</span>)
+    end.join
+  end
+
+  def run_html(text)
+    escaped = h(text)
+    escaped.match?(SPECIAL) ? escaped.gsub(SPECIAL) { |sign| SIGNS.fetch(sign) { %(<span class="spaces">#{sign.gsub(" ", "&#160;")[0..-7]} </span>) } } : escaped
+  end
+
+  def paragraph_class(paragraph)
+    look_class(document.look(paragraph), :paragraph)
+  end
+
+  # Values set by hand, as words; and spacing made with characters.
+  def departures(paragraph)
+    @departures ||= {}
+    key = [paragraph.style_id, paragraph.direct, paragraph.table, paragraph.letters.map { |r| [r.style_id, r.direct] }.uniq]
+    said = @departures[key] ||= Norvel::Survey::Departures.of(document, paragraph).map { |departure| departure.spoken(unit) }
+    hand = []
+    hand << "tab as indent" if HAND.leading_tab?(paragraph)
+    hand << "double space" if HAND.double_space?(paragraph)
+    hand << "line break" if HAND.line_break?(paragraph)
+    said + hand
+  end
+
+  # The worst findings at a paragraph, one a cause: [severity, message].
+  def remarks(paragraph)
+    @remarks ||= manuscript.check.findings.select { |f| f.paragraph && f.rule != "clean.direct" && f.rule != "clean.tab_indent" }.group_by(&:paragraph)
+    @remarks.fetch(paragraph.id, [])
+  end
+
+  def blocks
+    @blocks ||= document.paragraphs.each_slice(BLOCK).to_a
+  end
+
+  def block_of(id)
+    document.position(id) / BLOCK
+  end
+
+  # About how tall a block that was not sent yet will be, in pixels.
+  def block_height(paragraphs)
+    paragraphs.sum { |paragraph| [(lines_of(paragraph) * document.letter_look(paragraph)[:size] * 1.5 * [document.look(paragraph)[:line_spacing][:value], 3].min).round, 34].max + 12 }
+  end
+
+  def layers(paragraph, name)
+    run = paragraph.letters.max_by { |r| r.words.size } || paragraph.runs.first || Norvel::Document::Run.new("", nil, paragraph.mark, nil)
+    document.cascade.explain(name, paragraph, run)
+  end
+
+  LAYER_WORDS = {standard: "Nothing set", defaults: "Document", table: "Table style", list: "List level", direct: "Set here"}.freeze
+
+  def layer_words(step, property)
+    return (property.on == :run) ? "Set on words" : "Set here" if step.kind == :direct
+    step.style ? step.style.name : LAYER_WORDS.fetch(step.kind)
+  end
+end

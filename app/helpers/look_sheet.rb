@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+# Looks as classes of a stylesheet, since the pages carry no styles of their own (Content-Security-Policy). Sizes are in
+# var(--pt), the length of a point on the screen.
+module LookSheet
+  SPACE = {"indent_left" => "padding-left", "indent_right" => "padding-right"}.freeze
+
+  # The class of a paragraph's look, or of a run's.
+  def look_class(look, place)
+    @look_classes ||= {}.compare_by_identity
+    @look_classes[look] ||= "#{(place == :paragraph) ? "p" : "r"}#{Digest::SHA256.hexdigest(look.to_json_hash(place).to_json)[0, 9]}"
+  end
+
+  # The rules for all looks that these paragraphs have.
+  def look_rules(paragraphs)
+    rules = {}
+    paragraphs.each do |paragraph|
+      look = document.look(paragraph)
+      rules[look_class(look, :paragraph)] ||= paragraph_rule(look)
+      paragraph.runs.each { |run| rules[look_class(run_look = document.run_look(run, paragraph), :run)] ||= run_rule(run_look) }
+    end
+    rules.map { |name, declarations| ".#{name}{#{declarations}}" }.join("\n")
+  end
+
+  private
+
+  def paragraph_rule(look)
+    css = {
+      "text-align" => look[:align], "text-indent" => points(look[:first_line]), "padding-left" => points([look[:indent_left], 0].max), "padding-right" => points([look[:indent_right], 0].max),
+      "padding-top" => points([look[:space_before], 0].max), "padding-bottom" => points([look[:space_after], 0].max), "line-height" => line_height(look[:line_spacing])
+    }
+    css["margin-left"] = points(look[:indent_left]) if look[:indent_left].negative?
+    css["direction"] = "rtl" if look[:right_to_left]
+    declare(css.merge(mapped(look, :paragraph)))
+  end
+
+  def run_rule(look)
+    stand_in = Norvel::Fonts.stand_in(look[:font])
+    css = {"font-family" => "\"#{stand_in.family}\", #{{"serif" => "serif", "mono" => "monospace"}.fetch(stand_in.kind, "sans-serif")}", "font-size" => points(look[:size] * ((look[:position] == "normal") ? 1 : 0.65))}
+    lines = [("underline" if look[:underline] != "none"), ("line-through" if look[:strike])].compact
+    css["text-decoration"] = lines.join(" ") unless lines.empty?
+    css["vertical-align"] = look[:position] unless look[:position] == "normal"
+    css["letter-spacing"] = points(look[:letter_spacing]) unless look[:letter_spacing].zero?
+    declare(css.merge(mapped(look, :run)))
+  end
+
+  def mapped(look, place)
+    Norvel::Styles::Properties.on(place).select(&:css).inject({}) { |css, property| css.merge(property.css.call(look[property.name])) }
+  end
+
+  def points(value)
+    "calc(var(--pt)*#{Norvel::Length.plain(value.round(2))})"
+  end
+
+  # Natural line height is 1.15 of the size in the fonts that ship (hhea tables).
+  def line_height(spacing)
+    (spacing[:rule] == "multiple") ? (spacing[:value] * 1.15).round(3).to_s : points(spacing[:value])
+  end
+
+  # Values come from files: only what can't end a declaration passes.
+  def declare(css)
+    css.map { |name, value| "#{name}:#{value.to_s.gsub(/[{};<>\\]/, "")}" }.join(";")
+  end
+end

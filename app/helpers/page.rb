@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+# What every page needs: the document at hand, its frame, tokens, and words.
+module Page
+  STATIONS = [["Galley", "galley"], ["Findings", "findings"], ["Handover", "handover"]].freeze
+  SEVERITIES = {"must" => "◆", "should" => "▲", "advice" => "●"}.freeze
+
+  def manuscript
+    @manuscript ||= Manuscript.find(params[:id])
+  end
+
+  def document
+    @document ||= manuscript.document
+  end
+
+  def station(name, &block)
+    @station = name
+    manuscript
+    body = erb(name, layout: false)
+    erb(:frame, locals: {content: body})
+  end
+
+  def csrf_token
+    Rack::Protection::AuthenticityToken.token(env["rack.session"])
+  end
+
+  def csrf_field
+    %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
+  end
+
+  def path_to(*steps, **query)
+    address = ["/manuscripts", manuscript.id, *steps].join("/")
+    query.empty? ? address : "#{address}?#{Rack::Utils.build_query(query)}"
+  end
+
+  def partial(name, **locals)
+    erb(:"_#{name}", layout: false, locals:)
+  end
+
+  def h(text)
+    ERB::Util.html_escape(text)
+  end
+
+  # 28110 as "28,110".
+  def number(count)
+    count.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
+  end
+
+  def counted(count, noun)
+    "#{number(count)} #{noun}#{"s" unless count == 1}"
+  end
+
+  # The sign of a severity: a form of its own, so that it is never told by colour alone.
+  def mark(severity)
+    %(<span class="mark #{severity}" role="img" aria-label="#{severity}">#{SEVERITIES.fetch(severity)}</span>)
+  end
+
+  def unit
+    "cm"
+  end
+
+  # Ids told shortly: "1-3,7".
+  def id_spans(ids)
+    ids.chunk_while { |one, other| other == one + 1 }.map { |run| (run.size == 1) ? run.first.to_s : "#{run.first}-#{run.last}" }.join(",")
+  end
+
+  # Ids that a page sent: "3,7-12" or a list of fields.
+  def chosen_ids
+    return Array(params[:paragraph]).map(&:to_i) if params[:ids].to_s.empty?
+    params[:ids].split(",").first(20_000).flat_map do |span|
+      first, last = span.split("-").map(&:to_i)
+      last ? (first..[last, first + 100_000].min).to_a : [first]
+    end.select { |id| document.include?(id) }
+  end
+end

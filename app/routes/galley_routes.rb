@@ -1,0 +1,120 @@
+# frozen_string_literal: true
+
+# The galley: the whole text, where paragraphs get their styles. Only the blocks near the place asked for are sent; the
+# others are asked for as they come near.
+module GalleyRoutes
+  NEAR = 1 # blocks sent before and after the one asked for
+  FEW = 60 # touched paragraphs that are answered row by row
+
+  def self.registered(app)
+    app.get("/manuscripts/:id/galley") do
+      near(params[:at].to_i)
+      @group = manuscript.check.groups.find { |group| group.key == params[:group] } if params[:group]
+      station :galley
+    end
+
+    # The text alone, around a paragraph.
+    app.get("/manuscripts/:id/galley/text") do
+      near(params[:at].to_i)
+      partial(:galley_text, first: @sent.begin, last: @sent.end) + partial(:fresh_looks, paragraphs: blocks[@sent].to_a.flatten)
+    end
+
+    app.get("/manuscripts/:id/galley/blocks/:number") do
+      number = params[:number].to_i
+      paragraphs = blocks[number] or halt 404
+      partial(:block, number:, paragraphs:) + partial(:fresh_looks, paragraphs:)
+    end
+
+    # The looks of the blocks that a page is drawn with.
+    app.get("/manuscripts/:id/looks.css") do
+      first, last = params[:blocks].to_s.split("-").map(&:to_i)
+      content_type "text/css"
+      look_rules(blocks[(first || 0)..(last || 0)].to_a.flatten)
+    end
+
+    app.post("/manuscripts/:id/galley/bench") do
+      partial(:bench, ids: chosen_ids)
+    end
+
+    # Paragraphs like one: in its style, or of its look.
+    app.get("/manuscripts/:id/galley/like") do
+      paragraph = document.paragraph(params[:paragraph].to_i)
+      like = case params[:by]
+      when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
+      else ->(other) { document.look(other) == document.look(paragraph) && document.letter_look(other) == document.letter_look(paragraph) }
+      end
+      content_type :json
+      document.paragraphs.select { |other| !other.blank? && like[other] }.map(&:id).to_json
+    end
+
+    app.post("/manuscripts/:id/edits/style") do
+      perform style_edit
+    end
+
+    app.post("/manuscripts/:id/edits/clear") do
+      properties = params[:property].to_s.empty? ? nil : [params[:property].to_sym]
+      raise Norvel::Refused, "There is no property of that name." if properties && !Norvel::Styles::Properties.key?(properties.first)
+      perform Norvel::Edits::ClearDirect.new(chosen_ids, properties:, keep_emphasis: params[:keep] == "emphasis")
+    end
+
+    app.post("/manuscripts/:id/take_back") do
+      before = document
+      entry = manuscript.take_back(version: params[:version]) or raise Norvel::Refused, "There is nothing to take back: the document is as it came."
+      @document = nil
+      answer(before, "Taken back: #{entry.title}", [])
+    end
+
+    app.get("/manuscripts/:id/ledger") do
+      station :ledger
+    end
+
+    app.get("/manuscripts/:id/spine") { partial(:spine) }
+    app.get("/manuscripts/:id/standing") { partial(:standing) }
+
+    app.helpers do
+      # Sets the paragraph to stand at and the blocks to send.
+      def near(id)
+        @at = document.include?(id) ? id : document.paragraphs.first&.id
+        middle = @at ? block_of(@at) : 0
+        @sent = [middle - NEAR, 0].max..[middle + NEAR, blocks.size - 1].min
+      end
+
+      # A style by its id, or the style that the guide names for a role.
+      def style_edit
+        clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
+        return Norvel::Edits::AssignStyle.new(chosen_ids, params[:style].to_s, clear:) unless params[:role]
+        raise Norvel::Refused, "There is no such role." unless Norvel::Guide::ROLES.include?(params[:role])
+        name = manuscript.rules.role(params[:role])["style"] || {"body" => "Body Text"}.fetch(params[:role]) { params[:role].tr("_", " ").capitalize }
+        Norvel::Edits::ApplyRoleStyle.new(chosen_ids, name, manuscript.rules.values(params[:role]))
+      end
+
+      def perform(edit)
+        before = document
+        change = manuscript.perform(edit, version: params[:version])
+        @document = nil
+        answer(before, change.title, chosen_ids)
+      end
+
+      # What changed, in place for htmx; for a plain form, the page it came from.
+      def answer(before, said, selected)
+        return redirect(to(back_to), 303) unless request.env["HTTP_HX_REQUEST"]
+        touched = touched_rows(before)
+        headers "HX-Trigger" => {"document-changed" => {version: manuscript.lock_version}, **(touched ? {} : {"galley-stale" => {}})}.to_json
+        partial(:answer, said:, touched: touched || [], selected:)
+      end
+
+      # The rows to send, nil when the galley has to be drawn anew: rows came or went, or there are too many.
+      def touched_rows(before)
+        return if before.paragraphs.size != document.paragraphs.size
+        styles = !before.sheet.equal?(document.sheet)
+        touched = document.paragraphs.each_with_index.reject { |paragraph, index| paragraph.equal?(before.paragraphs[index]) && !styles }
+        (touched.size <= FEW) ? touched.map(&:first) : nil
+      end
+
+      def back_to
+        place = params[:back].to_s
+        place.start_with?("/manuscripts/#{manuscript.id}/") ? place : path_to("galley", at: chosen_ids.first || params[:at].to_i)
+      end
+    end
+  end
+end

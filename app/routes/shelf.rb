@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+# The shelf: documents that were brought in; bring one in, take one off.
+module Shelf
+  def self.registered(app)
+    app.get "/" do
+      @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
+      @title = "Shelf"
+      erb :shelf
+    end
+
+    app.post "/manuscripts" do
+      file = params[:file]
+      raise Norvel::UnreadableFile, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
+      brought = Manuscript.bring_in(file[:tempfile].read, filename: file[:filename].to_s.dup.force_encoding("UTF-8").scrub)
+      redirect to("/manuscripts/#{brought.id}/galley"), 303
+    rescue Norvel::UnreadableFile => error
+      @complaint = error.message
+      @filename = file.is_a?(Hash) ? file[:filename].to_s.dup.force_encoding("UTF-8").scrub : nil
+      @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
+      @title = "Shelf"
+      status 422
+      erb :shelf
+    end
+
+    app.get "/manuscripts/:id" do
+      redirect to(path_to("galley"))
+    end
+
+    app.get "/manuscripts/:id/discard" do
+      @title = "Take off the shelf"
+      erb :discard
+    end
+
+    app.post "/manuscripts/:id/discard" do
+      manuscript.discard
+      redirect to("/"), 303
+    end
+  end
+end

@@ -1,0 +1,4 @@
+# frozen_string_literal: true
+
+require_relative "app/boot"
+run Web

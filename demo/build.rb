@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+%w[prose package markup thesis handbook notice].each { |name| require_relative name }
+
+# The demo documents: file name, guide, and what makes the bytes.
+module Demo
+  DOCUMENTS = [
+    ["closing of the sluice.docx", "ravelmouth-house", Notice], ["staff handbook.docx", "ravelmouth-house", Handbook], ["salt and timber, thesis, last FINAL 3.docx", "ravelmouth-thesis", Thesis]
+  ].freeze
+end

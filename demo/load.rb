@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+# Prepares the database and puts the demo documents on an empty shelf that never had them.
+require_relative "../app/boot"
+require_relative "build"
+
+ActiveRecord::Base.logger = nil
+ActiveRecord::Migration.verbose = false
+ActiveRecord::MigrationContext.new(File.expand_path("../db/migrate", __dir__)).migrate
+ActiveRecord::Base.connection.execute("PRAGMA journal_mode = WAL")
+sign = File.expand_path("../storage/demo-loaded", __dir__)
+exit if File.exist?(sign) && ENV["NORVEL_DATABASE"].nil?
+Demo::DOCUMENTS.each do |filename, guide, kind|
+  next if Manuscript.exists?(filename:)
+  Manuscript.bring_in(kind.new.bytes, filename:, guide:)
+end
+File.write(sign, "")

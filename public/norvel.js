@@ -1,0 +1,260 @@
+"use strict";
+// What the pages do beyond forms and links: selection and keys in the galley, blocks that load as they come near, the
+// spine, files dropped on the shelf. Everything also works as a plain page without it.
+(() => {
+  const $ = (selector, root = document) => root.querySelector(selector);
+  const all = (selector, root = document) => [...root.querySelectorAll(selector)];
+  const path = (step) => `/manuscripts/${document.body.dataset.manuscript}/${step}`;
+
+  // --- looks that arrive with fragments go into a sheet of their own: the page's policy allows no styles in markup ---
+  const looks = new CSSStyleSheet();
+  document.adoptedStyleSheets = [...document.adoptedStyleSheets, looks];
+  const known = new Set();
+  function takeLooks(root) {
+    const fresh = $("#fresh-looks", root) || (root.id === "fresh-looks" ? root : null);
+    if (!fresh || !fresh.textContent) return;
+    for (const rule of fresh.textContent.split("\n")) {
+      if (known.has(rule) || !rule.startsWith(".")) continue;
+      known.add(rule);
+      looks.insertRule(rule, looks.cssRules.length);
+    }
+    fresh.textContent = "";
+  }
+
+  // --- numbers told shortly: 1,2,3,7 is 1-3,7 ---
+  function spans(ids) {
+    const parts = [];
+    for (const id of [...ids].sort((a, b) => a - b)) {
+      const last = parts[parts.length - 1];
+      if (last && id === last[1] + 1) last[1] = id; else parts.push([id, id]);
+    }
+    return parts.map(([a, b]) => (a === b ? `${a}` : `${a}-${b}`)).join(",");
+  }
+
+  const galley = () => $("#galley");
+  const selection = new Set();
+  let anchor = null; // where a range begins
+  let at = null; // where the keys are
+  let order = [];
+
+  function readOrder() {
+    order = (galley()?.dataset.order || "").split(",").filter(Boolean).flatMap((span) => {
+      const [a, b] = span.split("-").map(Number);
+      return b ? Array.from({ length: b - a + 1 }, (_, i) => a + i) : [a];
+    });
+  }
+
+  function show() {
+    for (const box of all("input[type=checkbox]", galley())) box.checked = selection.has(Number(box.value));
+    for (const row of all(".row.at", galley())) row.classList.remove("at");
+    row(at)?.classList.add("at");
+    const words = $("#selected");
+    if (words) words.textContent = `· ${selection.size || "none"} selected`;
+  }
+
+  let waiting;
+  function showBench() {
+    clearTimeout(waiting);
+    waiting = setTimeout(() => htmx.ajax("POST", path("galley/bench"), { target: "#bench", swap: "innerHTML", values: { ids: spans(selection) } }), 70);
+  }
+
+  function select(ids, { add = false } = {}) {
+    if (!add) selection.clear();
+    ids.forEach((id) => selection.add(id));
+    show();
+    showBench();
+  }
+
+  const row = (id) => id && document.getElementById(`row-${id}`);
+
+  function go(id, block = "nearest") {
+    at = id;
+    const there = row(id);
+    if (there) return there.scrollIntoView({ block });
+    text(id);
+  }
+
+  // The galley drawn anew around a paragraph; it stays where it was on the screen.
+  async function text(id) {
+    const was = row(id)?.getBoundingClientRect().top;
+    await htmx.ajax("GET", path(`galley/text?at=${id || 0}`), { target: "#galley", swap: "outerHTML" });
+    readOrder();
+    watch();
+    for (const gone of [...selection].filter((other) => !order.includes(other))) selection.delete(gone);
+    show();
+    const there = row(id);
+    if (there && was !== undefined) galley().scrollTop += there.getBoundingClientRect().top - was;
+    else there?.scrollIntoView({ block: "center" });
+  }
+
+  function topRow() {
+    const edge = galley().getBoundingClientRect();
+    const here = document.elementFromPoint(edge.left + 200, edge.top + 40)?.closest(".row");
+    return here ? Number(here.dataset.id) : order[0];
+  }
+
+  // --- blocks load as they come near ---
+  let watcher;
+  function watch() {
+    watcher?.disconnect();
+    if (!galley()) return;
+    watcher = new IntersectionObserver((seen) => {
+      for (const entry of seen) if (entry.isIntersecting) htmx.trigger(entry.target, "near");
+    }, { root: galley(), rootMargin: "1200px 0px" });
+    all(".block.waiting", galley()).forEach((block) => watcher.observe(block));
+  }
+
+  // --- the spine ---
+  function tops() {
+    return ($("#spine")?.dataset.tops || "").split(",").filter(Boolean).map((pair) => pair.split(":").map(Number));
+  }
+  function spineGo(fraction) {
+    const y = fraction * 1000;
+    const list = tops();
+    let index = list.findIndex(([, top]) => top > y) - 1;
+    if (index < -1 || index === -2) index = list.length - 1;
+    index = Math.max(index, 0);
+    if (!galley()) return (location.href = path(`galley?at=${list[index][0]}`));
+    const next = list[index + 1]?.[1] ?? 1000;
+    const within = (y - list[index][1]) / Math.max(next - list[index][1], 1);
+    const block = $(`#block-${index}`);
+    galley().scrollTop = block.offsetTop - galley().offsetTop + block.offsetHeight * within;
+  }
+  function bracket() {
+    const spine = $("#spine");
+    if (!spine || !galley()) return;
+    const list = tops();
+    const place = (y) => {
+      for (const block of all(".block", galley())) {
+        const top = block.offsetTop - galley().offsetTop;
+        if (y < top + block.offsetHeight) {
+          const n = Number(block.dataset.block);
+          const from = list[n]?.[1] ?? 0;
+          return from + ((list[n + 1]?.[1] ?? 1000) - from) * Math.max((y - top) / block.offsetHeight, 0);
+        }
+      }
+      return 1000;
+    };
+    const from = place(galley().scrollTop), to = Math.max(place(galley().scrollTop + galley().clientHeight), from + 6);
+    $(".sp-here", spine)?.setAttribute("d", `M6 ${from}H2V${to}H6`);
+    const index = Math.max(order.indexOf(topRow()), 0) + 1;
+    spine.setAttribute("aria-valuenow", index);
+    spine.setAttribute("aria-valuetext", `paragraph ${index} of ${order.length}`);
+  }
+
+  // --- keys ---
+  function step(by) {
+    const from = order.indexOf(at ?? [...selection][0]);
+    const next = order[Math.min(Math.max(from + by, 0), order.length - 1)];
+    if (next === undefined) return;
+    anchor = next;
+    go(next);
+    select([next]);
+  }
+  const post = (step, values) => htmx.ajax("POST", path(step), { swap: "none", values });
+  const putInRole = (role) => selection.size && post("edits/style", { ids: spans(selection), role });
+  const keys = {
+    j: () => step(1), k: () => step(-1), ArrowDown: () => step(1), ArrowUp: () => step(-1),
+    x: () => { const next = at ?? order[0]; selection.has(next) ? selection.delete(next) : selection.add(next); at = next; show(); showBench(); },
+    0: () => putInRole("body"),
+    ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((n) => [n, () => putInRole(`heading_${n}`)])),
+  };
+  const stations = { a: "galley", f: "findings", h: "handover", l: "ledger" };
+  let going = false;
+
+  document.addEventListener("keydown", (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.target.closest("input:not([type=checkbox]), select, textarea")) return;
+    if (!document.body.dataset.manuscript) return;
+    if (event.target.closest("#spine") && ["ArrowDown", "ArrowUp", "Home", "End"].includes(event.key)) {
+      const now = Number($("#spine").getAttribute("aria-valuenow")) / Math.max(order.length, 1);
+      spineGo({ ArrowDown: now + 0.02, ArrowUp: now - 0.02, Home: 0, End: 0.999 }[event.key]);
+      return event.preventDefault();
+    }
+    if (going) {
+      going = false;
+      if (stations[event.key]) location.href = path(stations[event.key]);
+      return;
+    }
+    if (event.key === "g") return (going = true), setTimeout(() => (going = false), 1500);
+    if (event.key === "u") return $("#take-back-button")?.click();
+    if (!galley()) return;
+    if (event.key.startsWith("Arrow") && !event.target.closest("#galley")) return;
+    if (keys[event.key]) {
+      keys[event.key]();
+      event.preventDefault();
+    }
+  });
+
+  document.addEventListener("click", async (event) => {
+    const like = event.target.closest("[data-like]");
+    if (like) {
+      const found = await fetch(path(`galley/like?by=${like.dataset.like}&paragraph=${like.dataset.paragraph}`)).then((r) => r.json());
+      return select(found);
+    }
+    if (event.target.closest("#select-group")) return select(event.target.dataset.ids.split(",").map(Number));
+    if (event.target.closest("#marks")) {
+      const hidden = galley().classList.toggle("unmarked");
+      return event.target.setAttribute("aria-pressed", String(!hidden));
+    }
+    const spine = event.target.closest("#spine");
+    if (spine) {
+      const box = $("svg", spine).getBoundingClientRect();
+      return spineGo((event.clientY - box.top - 8) / (box.height - 16));
+    }
+    const clicked = event.target.closest("#galley .row");
+    if (!clicked || event.target.closest("a, button")) return;
+    const id = Number(clicked.dataset.id);
+    at = id;
+    if (event.shiftKey && anchor !== null) {
+      const [a, b] = [order.indexOf(anchor), order.indexOf(id)].sort((x, y) => x - y);
+      getSelection()?.removeAllRanges();
+      select(order.slice(a, b + 1));
+    } else if (event.target.matches("input") || event.ctrlKey || event.metaKey) {
+      anchor = id;
+      selection.has(id) ? selection.delete(id) : selection.add(id);
+      show();
+      showBench();
+    } else {
+      anchor = id;
+      select([id]);
+    }
+  });
+
+  // --- htmx ---
+  document.addEventListener("htmx:configRequest", (event) => {
+    if ("version" in event.detail.parameters || event.detail.verb === "post") event.detail.parameters.version = document.body.dataset.version;
+    if (event.detail.headers) event.detail.headers["X-CSRF-Token"] = JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"];
+  });
+  document.addEventListener("document-changed", (event) => { document.body.dataset.version = event.detail.version; });
+  document.addEventListener("galley-stale", () => text(topRow()));
+  document.addEventListener("htmx:oobAfterSwap", (event) => {
+    takeLooks(document);
+    if (event.detail.target?.classList?.contains("row")) show();
+  });
+  document.addEventListener("htmx:afterSettle", () => { takeLooks(document); bracket(); if (galley()) show(); });
+  document.addEventListener("htmx:sendError", () => { $("#said").innerHTML = '<div class="complaint" role="alert"><p>Norvel did not answer. What was answered before is kept; try again in a moment.</p></div>'; });
+
+  // --- the shelf ---
+  const drop = $("#drop");
+  if (drop) {
+    for (const kind of ["dragover", "dragleave", "drop"]) drop.addEventListener(kind, (event) => { event.preventDefault(); drop.classList.toggle("over", kind === "dragover"); });
+    drop.addEventListener("drop", (event) => {
+      if (!event.dataTransfer.files.length) return;
+      $("#file").files = event.dataTransfer.files;
+      drop.requestSubmit();
+    });
+  }
+
+  function begin() {
+    if (!galley()) return;
+    readOrder();
+    watch();
+    galley().addEventListener("scroll", () => requestAnimationFrame(bracket), { passive: true });
+    at = Number(galley().dataset.at) || null;
+    row(at)?.scrollIntoView({ block: "start" });
+    if (new URLSearchParams(location.search).has("at")) select([at]);
+    else show();
+    bracket();
+  }
+  begin();
+})();
