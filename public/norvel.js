@@ -70,8 +70,14 @@
   function go(id, block = "nearest") {
     at = id;
     const there = row(id);
-    if (there) return there.scrollIntoView({ block });
-    text(id);
+    there ? scrollTo(there, block) : text(id);
+  }
+
+  // Only the galley scrolls, never the page around it.
+  function scrollTo(there, block) {
+    const box = galley().getBoundingClientRect(), its = there.getBoundingClientRect();
+    if (block === "nearest" && its.top >= box.top + 60 && its.bottom <= box.bottom - 60) return;
+    galley().scrollTop += its.top - box.top - (block === "start" ? 8 : Math.min(140, box.height / 3));
   }
 
   // The galley drawn anew around a paragraph; it stays where it was on the screen.
@@ -84,7 +90,7 @@
     show();
     const there = row(id);
     if (there && was !== undefined) galley().scrollTop += there.getBoundingClientRect().top - was;
-    else there?.scrollIntoView({ block: "center" });
+    else if (there) scrollTo(there, "center");
   }
 
   function topRow() {
@@ -251,7 +257,7 @@
     watch();
     galley().addEventListener("scroll", () => requestAnimationFrame(bracket), { passive: true });
     at = Number(galley().dataset.at) || null;
-    row(at)?.scrollIntoView({ block: "start" });
+    if (row(at) && at !== order[0]) scrollTo(row(at), "start");
     if (new URLSearchParams(location.search).has("at")) select([at]);
     else show();
     bracket();

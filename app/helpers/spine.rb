@@ -41,8 +41,8 @@ module Spine
     worst = {}
     manuscript.check.findings.each do |finding|
       next unless finding.paragraph && finding.severity == "must" && (top = tops[finding.paragraph])
-      worst[(top / 4).round] ||= finding
+      worst[(top / 9).round] ||= finding
     end
-    worst.keys.map { |row| "M50 #{row * 4}l6 -3v6z" }.join
+    worst.keys.map { |row| "M51 #{row * 9}l6 -3v6z" }.join
   end
 end
