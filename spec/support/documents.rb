@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+# Small documents made of WordprocessingML by hand.
+module Documents
+  include Demo::Markup
+
+  NORMAL = %(<w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/></w:style>)
+
+  def package(body, styles: "", defaults: "", **parts)
+    Demo::Package.new(body:, styles: "#{defaults}#{NORMAL unless styles.include?('w:default="1"')}#{styles}", **parts).bytes
+  end
+
+  # A Document with this body.
+  def docx(body, **parts)
+    Norvel::Formats.read(package(body, **parts), name: "made.docx")
+  end
+
+  # The bytes of a .docx with extra parts or changed ones, by name.
+  def repackage(bytes, changed)
+    Norvel::Formats::Archive.write(Norvel::Formats::Container.new(bytes), changed)
+  end
+
+  def part(bytes, name)
+    Norvel::Formats::Container.new(bytes).read(name)
+  end
+
+  def reread(document)
+    Norvel::Formats.read(Norvel::Formats::Docx.write(document), name: document.name)
+  end
+
+  def set(**values)
+    Norvel::Styles::PropertySet.of(values)
+  end
+
+  def thesis
+    @@thesis ||= Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis.docx")
+  end
+
+  def thesis_guide
+    Norvel::Guide.find("ravelmouth-thesis")
+  end
+end
