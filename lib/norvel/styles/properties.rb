@@ -83,7 +83,7 @@ module Norvel
 
       # --- paragraph: line ---
       paragraph :align, Types::Choice.new(ALIGNMENTS), default: "left", label: "Alignment", group: :line,
-        docx: C::Word.new("jc", {"start" => "left", "end" => "right", "distribute" => "justify", "left" => "left", "right" => "right", "center" => "center", "both" => "justify"}, strict: {"left" => "start", "right" => "end"}),
+        docx: C::Word.new("jc", {"left" => "left", "right" => "right", "center" => "center", "both" => "justify", "start" => "left", "end" => "right", "distribute" => "justify"}, strict: {"left" => "start", "right" => "end"}),
         odt: %w[fo:text-align], css: ->(v) { {"text-align" => v} }
       paragraph :indent_left, LENGTH, default: 0.0, label: "Left indent", group: :line, docx: C::Measure.new("ind", "left", "start", beaten_by: %w[leftChars startChars]), odt: %w[fo:margin-left]
       paragraph :indent_left_chars, ANY, part_of: :indent_left, docx: C::Count.new("ind", "leftChars", "startChars")

@@ -66,12 +66,12 @@ module Norvel
           end
         end
 
-        # A word in w:val, mapped to ours; one that the map lacks reads as nil.
+        # A word in w:val, mapped to ours; one that the map lacks reads as nil. Of several words for one value the first is written.
         class Word < Whole
           def initialize(element, map, strict: {})
             super(element)
             @map = map
-            @written = map.to_a.reverse.to_h.invert
+            @written = map.to_a.reverse.to_h { |word, value| [value, word] }
             @strict = strict
           end
 

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+require "open3"
+
+# Files by writers that we did not make, with known values: what we read must be what they wrote.
+RSpec.describe "reading files by other writers" do
+  def made_by(*command)
+    path = File.join(Dir.mktmpdir, "made.docx")
+    out, err, status = Open3.capture3({"NODE_PATH" => File.expand_path("../node_modules", __dir__)}, *command, path)
+    raise err unless status.success?
+    [Norvel::Formats.read_file(path), JSON.parse(out), path]
+  end
+
+  # Counts values that agree, and says those that don't.
+  def compare(document, expected)
+    seen = JSON.parse(Norvel::Inspection.new(document, file: "x").to_json)["paragraphs"]
+    agree = 0
+    expected.zip(seen).each_with_index do |(want, got), index|
+      pairs = [["style", want["style"], got["style"]], ["text", want["text"], got["text"]]]
+      pairs += want["effective"].map { |key, value| [key, value, got["effective"][key]] } + want["run"].map { |key, value| [key, value, got["runs"][0]["effective"][key]] }
+      pairs.each do |key, value, found|
+        same = value.is_a?(Numeric) ? (value - found).abs < 0.051 : (value.is_a?(Hash) ? value["rule"] == found["rule"] && (value["value"] - found["value"]).abs < 0.01 : value == found)
+        expect(same).to be(true), "paragraph #{index + 1}, #{key}: wrote #{value}, read #{found}"
+        agree += 1
+      end
+    end
+    agree
+  end
+
+  # Source: python3-docx of Debian 12 (0.8.11).
+  it "agrees with python-docx on every value it wrote" do
+    document, expected, = made_by("/usr/bin/python3", File.join(__dir__, "python_docx_write.py"))
+    agree = compare(document, expected)
+    expect([document.info[:title], document.sections[0].margin_left.round(1), document.sections[0].width]).to eq ["Made by python-docx", 107.7, 612.0]
+    puts "\n  python-docx as writer: #{agree} of #{agree} values agree"
+    expect(agree).to eq 60 * 23
+  end
+
+  # Source: the npm library docx 9.
+  it "agrees with the npm library docx on every value it wrote" do
+    document, expected, = made_by("node", File.join(__dir__, "npm_docx_write.js"))
+    agree = compare(document, expected)
+    expect(document.paragraphs.last(1).map { |paragraph| [paragraph.part, paragraph.text] }).to eq [[:table, "in a cell"]]
+    puts "\n  npm docx as writer: #{agree} of #{agree} values agree"
+    expect(agree).to be > 640
+  end
+
+  Dir[File.join(__dir__, "files", "*.docx")].sort.each do |path|
+    it "reads #{File.basename(path)}, writes it unchanged, and changed so that it reads back" do
+      document = Norvel::Formats.read_file(path)
+      written = Norvel::Formats::Docx.write(document)
+      one, other = [File.binread(path), written].map { |bytes| Norvel::Formats::Container.new(bytes) }
+      expect(other.names.to_h { |name| [name, other.read(name)] }).to eq one.names.to_h { |name| [name, one.read(name)] }
+      changed = document.replace(document.paragraphs.map { |p| p.with(direct: set(align: "center"), runs: p.runs.map { |r| r.with(direct: r.direct.merge(bold: true)) }) })
+      again = reread(changed)
+      expect([again.paragraphs == changed.paragraphs, again.seal.words]).to eq [true, document.seal.words]
+    end
+  end
+end
+
+RSpec.describe "python-docx reading what we write" do
+  # Source: python3-docx of Debian 12, through its own walk of styles.
+  it "finds the same styles, parents and values" do
+    mended = Norvel::Guide::Mending.new(thesis_guide, thesis).run.document
+    path = File.join(Dir.mktmpdir, "mended.docx")
+    File.binwrite(path, Norvel::Formats::Docx.write(mended))
+    out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)
+    raise err unless status.success?
+    theirs = JSON.parse(out)
+    expect(theirs["styles"].map { |s| [s["name"], s["type"], s["based_on"]] }).to match_array(mended.sheet.styles.values.map { |s| [s.name, s.type, mended.sheet[s.based_on]&.name] })
+    agree = 0
+    body = mended.paragraphs.select { |paragraph| paragraph.part == :body }
+    theirs["paragraphs"].zip(body) do |their, ours|
+      look = mended.look(ours)
+      pairs = [[their["style"], mended.style_name(ours)], [their["indent_left_pt"] || 0, look[:indent_left]], [their["first_line_pt"] || 0, look[:first_line]], [their["space_after_pt"] || 0, look[:space_after]], [their["keep_with_next"] || false, look[:keep_with_next]]]
+      their["runs"].zip(ours.runs) do |run, own|
+        letters = mended.run_look(own, ours)
+        pairs += [[run["bold"] || false, letters[:bold]], [run["italic"] || false, letters[:italic]]]
+        pairs << [run["size_pt"], letters[:size]] if run["size_pt"]
+        pairs << [run["font"], letters[:font]] if run["font"]
+      end
+      pairs.each do |theirs_value, our_value|
+        expect(theirs_value.is_a?(Numeric) ? (theirs_value - our_value).abs < 0.051 : theirs_value == our_value).to be(true), "#{ours.text[0, 40]}: #{theirs_value} and #{our_value}"
+        agree += 1
+      end
+    end
+    puts "\n  python-docx as reader: #{agree} of #{agree} values agree"
+    expect(agree).to be > 4000
+  end
+end
