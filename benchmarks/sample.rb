@@ -6,7 +6,7 @@ require "zip"
 # near-equal indents. The same bytes at every run.
 module Sample
   WORDS = %w[harbour tide mill sluice timber pit wheel estuary plank warden salt pier ledger mason channel ferry winter repair account keeper
-             stone lock gate water season charter landing quay rope barge clerk tower].freeze
+    stone lock gate water season charter landing quay rope barge clerk tower].freeze
   W = "http://schemas.openxmlformats.org/wordprocessingml/2006/main"
   LOOKS = ["", "<w:rPr><w:i/></w:rPr>", '<w:rPr><w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/><w:szCs w:val="24"/></w:rPr>',
     '<w:rPr><w:b/><w:sz w:val="23"/></w:rPr>', '<w:rPr><w:rStyle w:val="Emphasis"/></w:rPr>', '<w:rPr><w:color w:val="1F3864"/><w:u w:val="single"/></w:rPr>'].freeze

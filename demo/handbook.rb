@@ -32,7 +32,7 @@ module Demo
 
     def by_hand(title, number)
       p(r(title, '<w:b/><w:sz w:val="36"/>')) + p("") + Array.new(3) { p(r(@prose.heading, '<w:b/><w:sz w:val="28"/>')) + Array.new(2) { p(r(@prose.paragraph(2..4), @prose.chance?(0.3) ? '<w:rFonts w:ascii="Arial" w:hAnsi="Arial"/><w:sz w:val="20"/>' : ""), '<w:spacing w:after="0"/>') + p("") }.join }.join +
-        Array.new(3) { |n| p(r("#{n + 1}. #{@prose.sentence}"), '<w:ind w:left="360" w:hanging="360"/>') }.join + (number == 3 ? p(r("Watch the tide table.  It is not a suggestion.", "<w:u w:val=\"single\"/>")) : "")
+        Array.new(3) { |n| p(r("#{n + 1}. #{@prose.sentence}"), '<w:ind w:left="360" w:hanging="360"/>') }.join + ((number == 3) ? p(r("Watch the tide table.  It is not a suggestion.", "<w:u w:val=\"single\"/>")) : "")
     end
   end
 end

@@ -37,7 +37,7 @@ module Demo
     end
 
     def footnote(id, text)
-      %(<w:footnote w:id="#{id}"><w:p>#{%(<w:r><w:rPr><w:vertAlign w:val="superscript"/></w:rPr><w:footnoteRef/></w:r>)}#{r(" #{text}", '<w:sz w:val="18"/>')}</w:p></w:footnote>)
+      %(<w:footnote w:id="#{id}"><w:p><w:r><w:rPr><w:vertAlign w:val="superscript"/></w:rPr><w:footnoteRef/></w:r>#{r(" #{text}", '<w:sz w:val="18"/>')}</w:p></w:footnote>)
     end
 
     def page_number

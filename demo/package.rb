@@ -48,7 +48,7 @@ module Demo
     end
 
     def rels
-      list = {"rId1" => ["styles", "styles.xml"], "rId2" => (@footnotes && ["footnotes", "footnotes.xml"]), "rId3" => (@footer && ["footer", "footer1.xml"]), "rId4" => (@image && ["image", "media/image1.png"])}.compact
+      list = {"rId1" => ["styles", "styles.xml"], "rId2" => @footnotes && ["footnotes", "footnotes.xml"], "rId3" => @footer && ["footer", "footer1.xml"], "rId4" => @image && ["image", "media/image1.png"]}.compact
       %(#{HEAD}<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships">#{list.map { |id, (kind, target)| %(<Relationship Id="#{id}" Type="#{R}/#{kind}" Target="#{target}"/>) }.join}</Relationships>)
     end
   end
@@ -59,9 +59,20 @@ module Demo
 
     def png(width = 320, height = 120)
       rows = (0...height).map do |y|
-        "\0".b + (0...width).map { |x| (((Math.sin(x / 26.0) * 40) + 60 - y).abs < 2) ? "\x1b\x66\xa8".b : ((y > 100) ? "\xc5\xcd\xd1".b : "\xff\xfd\xf8".b) }.join
+        "\0".b + (0...width).map { |x|
+          if ((Math.sin(x / 26.0) * 40) + 60 - y).abs < 2
+            "\x1b\x66\xa8".b
+          else
+            ((y > 100) ? "\xc5\xcd\xd1".b : "\xff\xfd\xf8".b)
+          end
+        }.join
       end.join
       "\x89PNG\r\n\x1a\n".b + chunk("IHDR", [width, height, 8, 2, 0, 0, 0].pack("NNC5")) + chunk("IDAT", Zlib.deflate(rows, 9)) + chunk("IEND", "")
+    end
+
+    def dot(x, y)
+      return "\x1b\x66\xa8".b if ((Math.sin(x / 26.0) * 40) + 60 - y).abs < 2
+      (y > 100) ? "\xc5\xcd\xd1".b : "\xff\xfd\xf8".b
     end
 
     def chunk(type, data)

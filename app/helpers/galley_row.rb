@@ -4,7 +4,7 @@
 module GalleyRow
   BLOCK = 40 # paragraphs that are sent together
   HAND = Norvel::Survey::ByHand
-  SIGNS = {"\t" => '<span class="tab" aria-label="tab">&#9;</span>', "\n" => '<span class="sign break" aria-hidden="true">↵</span><br>', "\f" => '<span class="sign page-end">page break</span>', "\v" => '<span class="sign">column break</span>',
+  SIGNS = {"\t" => '<span class="tab">&#9;</span>', "\n" => '<span class="sign break" aria-hidden="true">↵</span><br>', "\f" => '<span class="sign page-end">page break</span>', "\v" => '<span class="sign">column break</span>',
            Norvel::Document::Run::OBJECT => '<span class="object">image or object</span>', Norvel::Document::Run::NOTE => '<sup class="note" title="note">※</sup>', Norvel::Document::Run::SIGN => "", "\u00A0" => '<span class="nobreak">&nbsp;</span>'}.freeze
   SPECIAL = /[\t\n\f\v\u00A0\uFFF9\uFFFA\uFFFC]| {2,}/
 

@@ -54,7 +54,11 @@ module Gauge
   def gauge_words(look)
     said = {"left indent" => look[:indent_left], "right indent" => look[:indent_right], "first line" => look[:first_line], "space before" => look[:space_before], "space after" => look[:space_after]}
     nonzero = said.reject { |_, value| value.zero? }
-    nonzero.empty? ? "no indents, no space" : nonzero.map { |name, value| "#{name} #{Norvel::Length.spoken(value, name.start_with?("space") ? "pt" : unit)}" }.join(", ")
+    if nonzero.empty?
+      "no indents, no space"
+    else
+      nonzero.map { |name, value| "#{name} #{Norvel::Length.spoken(value, name.start_with?("space") ? "pt" : unit)}" }.join(", ")
+    end
   end
 
   def fine(number)

@@ -27,7 +27,7 @@ module Norvel
     rescue SystemCallError => error
       err.puts "norvel: #{error.message.split(" @ ").first}"
       2
-    rescue StandardError => error
+    rescue => error
       raise if ENV["NORVEL_DEBUG"]
       err.puts "norvel: the file met a fault of Norvel's own (#{error.class}); nothing was written"
       2

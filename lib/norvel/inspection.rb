@@ -68,7 +68,7 @@ module Norvel
 
     # The keys of the effective formatting that are set directly.
     def direct(set)
-      @keys[set] ||= set.keys.filter_map { |slot| (key = Styles::Properties[slot].key) == :list ? :list : Styles::Properties[key].json }.uniq.to_json
+      @keys[set] ||= set.keys.filter_map { |slot| ((key = Styles::Properties[slot].key) == :list) ? :list : Styles::Properties[key].json }.uniq.to_json
     end
 
     def other_parts

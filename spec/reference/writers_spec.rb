@@ -19,7 +19,11 @@ RSpec.describe "reading files by other writers" do
       pairs = [["style", want["style"], got["style"]], ["text", want["text"], got["text"]]]
       pairs += want["effective"].map { |key, value| [key, value, got["effective"][key]] } + want["run"].map { |key, value| [key, value, got["runs"][0]["effective"][key]] }
       pairs.each do |key, value, found|
-        same = value.is_a?(Numeric) ? (value - found).abs < 0.051 : (value.is_a?(Hash) ? value["rule"] == found["rule"] && (value["value"] - found["value"]).abs < 0.01 : value == found)
+        same = if value.is_a?(Numeric)
+          (value - found).abs < 0.051
+        else
+          (value.is_a?(Hash) ? value["rule"] == found["rule"] && (value["value"] - found["value"]).abs < 0.01 : value == found)
+        end
         expect(same).to be(true), "paragraph #{index + 1}, #{key}: wrote #{value}, read #{found}"
         agree += 1
       end

@@ -18,7 +18,7 @@ module Norvel
         guide
         checks = @arguments.map { |path| [path, Guide::Check.new(guide, read(path))] }
         @options[:json] ? json(checks) : text(checks)
-        checks.all? { |_, check| check.meets? } ? 0 : 1
+        (checks.all? { |_, check| check.meets? }) ? 0 : 1
       end
 
       def json(checks)

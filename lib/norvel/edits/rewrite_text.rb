@@ -14,7 +14,11 @@ module Norvel
           text = +""
           run.text.each_char.with_index(from) do |char, position|
             range = ranges.find { |r| r.cover?(position) }
-            text << (range ? ((position == range.begin) ? with : "") : char)
+            text << (if range
+                       (position == range.begin) ? with : ""
+                     else
+                       char
+            end)
           end
           from += run.text.size
           next run if text == run.text

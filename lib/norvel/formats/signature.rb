@@ -20,7 +20,7 @@ module Norvel
         when "" then "The file is empty."
         when /\APK\x03\x04/n then nil
         when /\APK\x05\x06/n, /\APK\x07\x08/n then "The file is an empty or incomplete archive: it holds no document."
-        when /\A#{Regexp.escape(COMPOUND)}/n then compound(bytes)
+        when /\A#{Regexp.escape(COMPOUND)}/no then compound(bytes)
         when /\A\{\\rtf/n then "This is a rich text file: open it where it was written and save it as .docx."
         when /\A%PDF-/n then "This is a PDF, which holds pages and not paragraphs: bring the file it was made from, as .docx."
         when /\A(\xEF\xBB\xBF)?\s*</n then markup(head)

@@ -14,7 +14,7 @@ module Norvel
         raise UnreadableFile, "The part “#{part}” of the file is empty." unless document.root
         document
       rescue Nokogiri::XML::SyntaxError => error
-        reason = error.message.match?(/depth|huge|amplification|loop/i) ? "is nested or grown beyond what a document needs" : "is not well-formed (line #{error.line})"
+        reason = error.message.match?(/depth|huge|amplification|loop/i) ? "is nested or grown beyond what a document needs" : "is not well-formed#{" (line #{error.line})" if error.line}"
         raise UnreadableFile, "The part “#{part}” of the file #{reason}."
       end
     end

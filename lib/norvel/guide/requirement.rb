@@ -57,7 +57,7 @@ module Norvel
       end
 
       def same?(wanted, value)
-        property.name == :font ? wanted.casecmp?(value.to_s) : property.same?(wanted, value)
+        (property.name == :font) ? wanted.casecmp?(value.to_s) : property.same?(wanted, value)
       end
 
       # Line spacings compare by their number of lines; exact ones by what they come to at 12 pt.

@@ -39,7 +39,8 @@ module Norvel
       end
 
       def expectation(fault)
-        schema = fault["schema"].is_a?(Hash) ? fault["schema"] : {}
+        schema = described(fault)
+        return "must be #{schema["description"]}, not #{fault["data"].inspect}" if fault["schema_pointer"].include?("/anyOf")
         case fault["type"]
         when "required" then "lacks #{fault.dig("details", "missing_keys")&.join(", ")}"
         when "enum" then "must be one of #{schema["enum"].join(", ")}, not #{fault["data"].inspect}"
@@ -49,13 +50,23 @@ module Norvel
         end
       end
 
+      # The schema that the fault is about; of several alternatives the one that holds them and describes them together.
+      def described(fault)
+        return fault["schema"].is_a?(Hash) ? fault["schema"] : {} unless fault["schema_pointer"].include?("/anyOf")
+        fault["schema_pointer"].split("/anyOf").first.split("/").drop(1).inject(fault["root_schema"]) { |schema, step| schema[step] }
+      end
+
       # The line where a place of the data stands in the text.
       def line(node, steps)
         return node.start_line + 1 if steps.empty?
         case node
         when Psych::Nodes::Mapping
           key, value = node.children.each_slice(2).find { |k, _| k.value == steps.first.gsub("~1", "/").gsub("~0", "~") }
-          key ? ((steps.size == 1) ? key.start_line + 1 : line(value, steps.drop(1))) : node.start_line + 1
+          if key
+            (steps.size == 1) ? key.start_line + 1 : line(value, steps.drop(1))
+          else
+            node.start_line + 1
+          end
         when Psych::Nodes::Sequence then line(node.children[steps.first.to_i] || node, steps.drop(1))
         else node.start_line + 1
         end

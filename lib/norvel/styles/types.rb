@@ -90,7 +90,7 @@ module Norvel
         end
 
         def typed(text)
-          super ? "single" : "none"
+          (super) ? "single" : "none"
         end
 
         def same?(one, other)

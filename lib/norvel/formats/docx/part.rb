@@ -83,7 +83,11 @@ module Norvel
           order = Names::ORDER.fetch(parent.name)
           rank = order.index(name) || order.size
           after = parent.element_children.select { |other| ours?(other) && (order.index(other.name) || (order.size + 1)) <= rank }.last
-          after ? after.add_next_sibling(element) : (parent.children.empty? ? parent.add_child(element) : parent.children.first.add_previous_sibling(element))
+          if after
+            after.add_next_sibling(element)
+          else
+            (parent.children.empty? ? parent.add_child(element) : parent.children.first.add_previous_sibling(element))
+          end
           element
         end
 

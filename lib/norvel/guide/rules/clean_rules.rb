@@ -75,11 +75,11 @@ module Norvel
 
         def labels(set, kept, paragraph)
           return [] if set.empty?
-          (@known[set] ||= set.keys.filter_map do |slot|
+          @known[set] ||= set.keys.filter_map do |slot|
             property = Styles::Properties[slot]
             next if property.clear == :keep || kept.include?(property.key)
             Styles::Properties[property.key].label&.downcase || "other formatting"
-          end)
+          end
         end
       end
     end

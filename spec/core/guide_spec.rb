@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+RSpec.describe Norvel::Guide do
+  def guide(yaml)
+    described_class.new("norvel_guide: 1\nname: Test\n#{yaml}")
+  end
+
+  def findings(document, yaml)
+    Norvel::Guide::Check.new(guide(yaml), document).findings
+  end
+
+  def said(document, yaml)
+    findings(document, yaml).map { |f| [f.rule, f.asked, f.found] }
+  end
+
+  it "ships guides that meet its schema" do
+    expect(described_class.shipped.keys).to include("ravelmouth-thesis", "ravelmouth-house")
+  end
+
+  {
+    "roles:\n  body:\n    size: 12pt\n    sise: 11pt" => /Line 6: “roles.body.sise” is not a rule/, "page:\n  size: A17" => /Line 4: “page.size” must be A3, A4/, "clean: {blank_paragraphs: maybe}" => /Line 3: “clean.blank_paragraphs” must be one of forbid/,
+    "page: {margins: {top: wide}}" => /Line 3: .*a length such as/, "page: [" => /Line \d+: the guide is not YAML/, "when: 2026-01-01" => /not plain data|not a rule/, "headings: {max_level: 40}" => /a level from 1 to 9/
+  }.each { |yaml, message| it("refuses #{yaml.inspect} with the line and what was expected") { expect { guide(yaml) }.to raise_error(Norvel::UnusableGuide, message) } }
+
+  it "refuses what lacks its head" do
+    expect { described_class.new("name: x") }.to raise_error(Norvel::UnusableGuide, /Line 1: lacks norvel_guide/)
+    expect { described_class.new("") }.to raise_error(Norvel::UnusableGuide, /empty/)
+    expect { described_class.find("none-such") }.to raise_error(Norvel::UnusableGuide, /no guide “none-such”/)
+  end
+
+  it "says what it states and Norvel does not check yet" do
+    expect(guide("captions: {figure: below}\nparts: []").unchecked).to eq %w[parts captions]
+  end
+
+  describe "its rules" do
+    let(:body) { style("BodyText", "Body Text", ppr: '<w:spacing w:line="480" w:lineRule="auto"/><w:ind w:firstLine="720"/>', rpr: '<w:sz w:val="24"/>') }
+
+    it("asks for values, one of several, ranges") do
+      document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>'), styles: body)
+      expect(said(document, "roles: {body: {size: 11pt, line_spacing: single, first_line: {max: 0.3in}, align: {any_of: [center, right]}, space_after: 0pt}}")).to eq [
+        ["role.body.line_spacing", "single", "double"], ["role.body.first_line", "at most 21.6 pt", "36 pt"], ["role.body.align", "centred or right", "left"], ["role.body.size", "11 pt", "12 pt"]
+      ].sort_by { |rule, *| %w[role.body.line_spacing role.body.first_line role.body.align role.body.size].index(rule) }
+    end
+
+    it("takes 2.54 cm for an inch, within one twip, and 2.5 cm not") do
+      document = docx(p(r("Text"), '<w:ind w:left="1440"/>'))
+      expect([said(document, "roles: {body: {indent_left: 2.54cm}}").size, said(document, "roles: {body: {indent_left: 2.5cm}}").size]).to eq [0, 1]
+    end
+
+    it("checks page size and margins within the tolerance") do
+      document = docx(p(r("x")) + section(left: 2155, footer: false))
+      expect(said(document, "page: {size: A4, margins: {inside: 38mm, top: 25mm, tolerance: 0.5mm}}")).to be_empty
+      expect(said(document, "page: {size: Letter, margins: {left: {min: 40mm}}}")).to eq [["page.size", "Letter", "A4"], ["page.margin.left", "at least 40 mm", "38 mm"]]
+    end
+
+    it("finds skipped levels (ISO 14289-1 7.4.2 by analogy: H1 H2 H3 H1 H2 pass, H1 H3 and H2 H3 fail)") do
+      headings = ->(*levels) { docx(levels.map { |n| p(r("H"), %(<w:pStyle w:val="H#{n}"/>)) }.join, styles: (1..3).map { |n| style("H#{n}", "heading #{n}") }.join) }
+      expect([[1, 2, 3, 1, 2], [1, 3], [2, 3], [1, 1, 2]].map { |levels| findings(headings.call(*levels), "headings: {skip_levels: false}").size }).to eq [0, 1, 1, 0]
+    end
+
+    it("finds formatting by hand but what the guide keeps") do
+      document = docx(p(r("a ") + r("b", "<w:i/>")) + p(r("c", "<w:b/>"), '<w:jc w:val="center"/>'))
+      expect(said(document, "clean: {direct_formatting: {keep: [italic]}}").map(&:last)).to eq ["alignment, bold"]
+    end
+
+    it("finds spacing by hand") do
+      document = docx(p("") + p(r("\tText  with\nall of it")) + p(r("   led by spaces")))
+      expect(findings(document, "clean: {blank_paragraphs: forbid, tabs_as_indents: should, spaces_as_indents: advice, double_spaces: forbid, line_breaks: forbid}").map { |f| [f.rule, f.severity] }).to contain_exactly(
+        ["clean.blank_paragraph", "must"], ["clean.tab_indent", "should"], ["clean.space_indent", "advice"], ["clean.double_space", "must"], ["clean.line_break", "must"]
+      )
+    end
+
+    it("asks for title and language") do
+      expect(said(docx(p(r("x"))), "accessible: {title: require, language: require}").map(&:first)).to eq %w[accessible.title accessible.language]
+    end
+
+    it("leaves granted exceptions out") do
+      document = docx(p(r("x"), '<w:jc w:val="center"/>'))
+      expect(findings(document, "roles: {body: {align: left}}\nexceptions: [{rule: role.body.*, where: {style: Normal}, because: by letter}]")).to be_empty
+    end
+
+    it("makes one group of one cause") do
+      document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>') * 5 + p(r("By hand"), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300"/>'), styles: body)
+      groups = Norvel::Guide::Check.new(guide("roles: {body: {line_spacing: single}}"), document).groups
+      expect(groups.map { |group| [group.size, group.first.mend.name, group.first.mend.label] }).to eq [[5, "change_style", "Line spacing single in the style Body Text"], [1, "change_style", "Line spacing single in Body Text, and clear it where it was set by hand"]]
+    end
+  end
+
+  describe Norvel::Guide::Mending do
+    it "mends what is safe and says what is left with why, the words unchanged" do
+      mending = described_class.new(thesis_guide, thesis).run
+      expect(mending.words_unchanged?).to be true
+      expect(mending.mended.map { |entry| entry[:rule] }).to include("clean.blank_paragraph", "role.body.style", "clean.tab_indent")
+      expect(mending.left.map { |entry| entry[:why] }).to all match(/eye|asks first|did not help/)
+      expect(mending.white_space_removed[:blank_paragraphs]).to be > 100
+      again = described_class.new(thesis_guide, mending.document).run
+      expect(again.changes).to be_empty
+    end
+
+    it "does only what it is asked to" do
+      mending = described_class.new(thesis_guide, thesis, only: %w[clean.double_space]).run
+      expect(mending.mended.map { |entry| entry[:rule] }).to eq %w[clean.double_space]
+    end
+  end
+end

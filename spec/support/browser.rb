@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+# A real browser, headless, that asks nothing of the outside.
+module Browser
+  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --disable-dev-shm-usage --hide-scrollbars --window-size=1280,800].freeze
+
+  def self.boot
+    return if @booted
+    @booted = true
+    WebApp.boot
+    require "capybara/rspec"
+    require "selenium-webdriver"
+    require "axe-rspec"
+    Capybara.register_driver(:chromium) do |app|
+      options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium", args: FLAGS + ["--user-data-dir=#{Dir.mktmpdir}"])
+      options.add_preference("download.default_directory", downloads)
+      Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    end
+    Capybara.app = Web
+    Capybara.server = :puma, {Silent: true, Threads: "1:4"}
+    Capybara.default_driver = Capybara.javascript_driver = :chromium
+    Capybara.default_max_wait_time = 8
+    Capybara.enable_aria_label = true
+  end
+
+  def self.downloads
+    @downloads ||= Dir.mktmpdir("norvel-downloads")
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+# The web application with a database of its own; loaded only by the specs that need it.
+module WebApp
+  def self.boot
+    return if @booted
+    @booted = true
+    @folder = Dir.mktmpdir("norvel")
+    ENV["NORVEL_DATABASE"] = File.join(@folder, "test.sqlite3")
+    require_relative "../../app/boot"
+    require "rack/test"
+    ActiveRecord::Base.logger = nil
+    ActiveRecord::Migration.verbose = false
+    ActiveRecord::MigrationContext.new(File.expand_path("../../db/migrate", __dir__)).migrate
+    ActiveRecord::Base.connection.execute("PRAGMA journal_mode = WAL")
+    at_exit { FileUtils.rm_rf(@folder) }
+  end
+
+  # Empties the shelf.
+  def self.clear
+    [LedgerEntry, Manuscript, Original].each(&:delete_all)
+    Desk.instance_variable_get(:@live).clear
+  end
+end

@@ -1,0 +1,162 @@
+# frozen_string_literal: true
+
+RSpec.describe "the web application", :web do
+  before(:all) { WebApp.boot && extend(Rack::Test::Methods) }
+  before { WebApp.clear }
+
+  include(Module.new do
+    def app = Web
+  end)
+
+  before { self.class.include(Rack::Test::Methods) }
+
+  let(:manuscript) { Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx") }
+
+  def token
+    get "/"
+    last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+  end
+
+  def send_form(path, **fields)
+    post path, {authenticity_token: token, **fields}
+  end
+
+  def upload(bytes, name)
+    file = Tempfile.new(["x", ".docx"], binmode: true).tap { |f| f.write(bytes) && f.rewind }
+    send_form("/manuscripts", file: Rack::Test::UploadedFile.new(file.path, "application/octet-stream", true, original_filename: name))
+  end
+
+  it "takes a file in and opens it" do
+    upload(package(p(r("Hello"))), "mine.docx")
+    expect(last_response.status).to eq 303
+    follow_redirect!
+    expect(last_response.body).to include("Hello")
+  end
+
+  it "says in a sentence what is wrong with a file, and keeps the shelf" do
+    manuscript
+    ["plain text", "PK\x05\x06".b + ("\0" * 18), "%PDF-1.4"].each do |bytes|
+      upload(bytes, "<b>bad</b>.docx")
+      expect(last_response.status).to eq 422
+      expect(last_response.body).to include("was not taken in").and(satisfy { |body| !body.include?("<b>bad") })
+    end
+    expect(Manuscript.count).to eq 1
+  end
+
+  it "refuses forms without a token, and sets its safety on every page" do
+    post "/manuscripts/#{manuscript.id}/take_back", version: 0
+    expect(last_response.status).to eq 403
+    get "/"
+    policy = last_response.headers["content-security-policy"]
+    expect(policy).to include("default-src 'none'", "script-src 'self'", "style-src 'self'").and(satisfy { |text| !text.match?(/unsafe|http|\*/) })
+    expect(last_response.headers["set-cookie"]).to match(/httponly/i).and match(/samesite=lax/i)
+    expect(last_response.headers.to_h.slice("x-frame-options", "x-content-type-options").values).to eq %w[DENY nosniff]
+  end
+
+  it "never shows a document's text unescaped" do
+    sneaky = Manuscript.bring_in(package(p(r("<script>alert(1)</script>", '<w:rFonts w:ascii="x&quot;;}&lt;/w:style>&lt;script>" w:hAnsi="y"/>')), title: "&lt;img src=x&gt;", styles: style("S", "&lt;b&gt;bold", default: true)), filename: "x.docx")
+    %w[galley findings handover ledger].each do |station|
+      get "/manuscripts/#{sneaky.id}/#{station}"
+      expect(last_response.status).to eq 200
+      expect(last_response.body).not_to match(/<script>alert|<img src=x|<b>bold/)
+    end
+    get "/manuscripts/#{sneaky.id}/looks.css", blocks: "0-0"
+    expect(last_response.body).not_to include("<script", "</w:style")
+  end
+
+  it "answers a stale page with a polite conflict and does nothing" do
+    send_form("/manuscripts/#{manuscript.id}/edits/style", ids: "3", style: "Heading1", version: 0)
+    expect(last_response.status).to eq 303
+    send_form("/manuscripts/#{manuscript.id}/edits/style", ids: "4", style: "Heading1", version: 0)
+    expect([last_response.status, last_response.body]).to match [409, /changed in another window/]
+    expect(manuscript.reload.ledger_entries.size).to eq 1
+  end
+
+  it "takes changes back one by one, also after a restart" do
+    first = manuscript.document
+    manuscript.perform(Norvel::Edits::AssignStyle.new([3], "Heading1"), version: 0)
+    manuscript.perform(Norvel::Edits::ClearDirect.new(:all), version: 1)
+    manuscript.perform(Norvel::Edits::RemoveBlankParagraphs.new(:all), version: 2)
+    Desk.instance_variable_get(:@live).clear
+    again = Manuscript.find(manuscript.id)
+    expect(again.document.paragraphs).to eq manuscript.document.paragraphs
+    3.times { |n| again.take_back(version: 3 + n) && Desk.instance_variable_get(:@live).clear }
+    expect(Manuscript.find(manuscript.id).document.paragraphs).to eq first.paragraphs
+    expect(again.take_back(version: 6)).to be_nil
+  end
+
+  it "sends only the blocks that are near" do
+    get "/manuscripts/#{manuscript.id}/galley", at: 400
+    expect(last_response.body.scan('class="row').size).to be <= 3 * GalleyRow::BLOCK
+    get "/manuscripts/#{manuscript.id}/galley/blocks/2"
+    expect(last_response.body.scan('class="row').size).to eq GalleyRow::BLOCK
+  end
+
+  it "hands over the document with its words" do
+    manuscript.perform(Norvel::Edits::MendSafe.new(manuscript.rules), version: 0)
+    get "/manuscripts/#{manuscript.id}/download"
+    expect(last_response.headers["content-disposition"]).to include("thesis, clean.docx")
+    expect(Norvel::Formats.read(last_response.body, name: "x").seal.words).to eq manuscript.first_document.seal.words
+    get "/manuscripts/#{manuscript.id}/original"
+    expect(last_response.body).to eq manuscript.original.bytes
+  end
+
+  it "says what is not there" do
+    get "/manuscripts/99999/galley"
+    expect([last_response.status, last_response.body]).to match [404, /no such document/]
+    get "/nowhere"
+    expect(last_response.status).to eq 404
+  end
+
+  it "works as plain pages: a form without scripts puts paragraphs in a style" do
+    send_form("/manuscripts/#{manuscript.id}/edits/style", "paragraph[]": "3", paragraph: ["3"], style: "Heading2", version: 0)
+    expect(manuscript.reload.document.style_name(manuscript.document.paragraph(3))).to eq "Heading 2"
+  end
+end
+
+RSpec.describe "a server that is killed" do
+  # kill -9 at any moment loses nothing that was answered.
+  it "has every answered change when it comes back" do
+    require "net/http"
+    Dir.mktmpdir do |folder|
+      env = {"NORVEL_DATABASE" => "#{folder}/k.sqlite3", "RACK_ENV" => "production", "PORT" => "4799"}
+      root = File.expand_path("../..", __dir__)
+      system(env, "bundle exec ruby demo/load.rb", chdir: root, exception: true)
+      boot = lambda do
+        pid = spawn(env, "bundle exec puma -C config/puma.rb config.ru", chdir: root, out: File::NULL, err: File::NULL)
+        100.times {
+          break if begin
+            Net::HTTP.get_response(URI("http://127.0.0.1:4799/"))
+          rescue
+            nil
+          end || sleep(0.1).nil?
+        }
+        pid
+      end
+      pid = boot.call
+      page = Net::HTTP.get_response(URI("http://127.0.0.1:4799/manuscripts/3/galley"))
+      cookie = page["set-cookie"][/norvel=[^;]+/]
+      token = page.body[/name="authenticity_token" value="([^"]+)"/, 1]
+      answered = 0
+      5.times do |n|
+        reply = Net::HTTP.post(URI("http://127.0.0.1:4799/manuscripts/3/edits/style"), URI.encode_www_form(authenticity_token: token, ids: "#{10 + n}", style: "Heading1", version: n), "Cookie" => cookie)
+        answered += 1 if reply.code == "303"
+      end
+      Thread.new {
+        begin
+          Net::HTTP.post(URI("http://127.0.0.1:4799/manuscripts/3/edits/clear"), URI.encode_www_form(authenticity_token: token, ids: "1-800", version: 5), "Cookie" => cookie)
+        rescue
+          nil
+        end
+      }
+      sleep 0.02
+      Process.kill(:KILL, pid) && Process.wait(pid)
+      pid = boot.call
+      ledger = Net::HTTP.get(URI("http://127.0.0.1:4799/manuscripts/3/ledger"))
+      expect(answered).to eq 5
+      expect(ledger.scan("in Heading 1</span>").size).to eq 5
+    ensure
+      Process.kill(:KILL, pid) && Process.wait(pid) if pid
+    end
+  end
+end
