@@ -59,13 +59,7 @@ module Demo
 
     def png(width = 320, height = 120)
       rows = (0...height).map do |y|
-        "\0".b + (0...width).map { |x|
-          if ((Math.sin(x / 26.0) * 40) + 60 - y).abs < 2
-            "\x1b\x66\xa8".b
-          else
-            ((y > 100) ? "\xc5\xcd\xd1".b : "\xff\xfd\xf8".b)
-          end
-        }.join
+        "\0".b + (0...width).map { |x| dot(x, y) }.join
       end.join
       "\x89PNG\r\n\x1a\n".b + chunk("IHDR", [width, height, 8, 2, 0, 0, 0].pack("NNC5")) + chunk("IDAT", Zlib.deflate(rows, 9)) + chunk("IEND", "")
     end

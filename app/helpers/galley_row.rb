@@ -39,8 +39,7 @@ module GalleyRow
 
   # The worst findings at a paragraph, one a cause: [severity, message].
   def remarks(paragraph)
-    @remarks ||= manuscript.check.findings.select { |f| f.paragraph && f.rule != "clean.direct" && f.rule != "clean.tab_indent" }.group_by(&:paragraph)
-    @remarks.fetch(paragraph.id, [])
+    manuscript.check.at(paragraph.id).reject { |finding| %w[clean.direct clean.tab_indent].include?(finding.rule) }
   end
 
   def blocks

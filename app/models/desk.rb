@@ -3,7 +3,8 @@
 # The documents in use, kept in memory as long as they are current. Losing it loses time and nothing else.
 module Desk
   SPACE = 6 # documents
-  Live = Struct.new(:version, :document, :original, :checks)
+  # earlier: the checks of the state before, from which those of this one are made
+  Live = Struct.new(:version, :document, :original, :checks, :earlier)
 
   @live = {}
   @locks = Hash.new { |locks, id| locks[id] = Monitor.new }
@@ -22,11 +23,14 @@ module Desk
   # The document held against its guide; one check a state, since its findings are asked for many times.
   def check(manuscript)
     state = live(manuscript)
-    state.checks[manuscript.guide] ||= Norvel::Guide::Check.new(manuscript.rules, state.document)
+    state.checks[manuscript.guide] ||= Norvel::Guide::Check.new(manuscript.rules, state.document, before: state.earlier[manuscript.guide])
   end
 
   def put(manuscript, document)
-    @guard.synchronize { @live[manuscript.id] = Live.new(manuscript.lock_version, document, @live.fetch(manuscript.id).original, {}) }
+    @guard.synchronize do
+      was = @live.fetch(manuscript.id)
+      @live[manuscript.id] = Live.new(manuscript.lock_version, document, was.original, {}, was.earlier.merge(was.checks))
+    end
   end
 
   def forget(manuscript)
@@ -52,7 +56,7 @@ module Desk
   def load(manuscript, original)
     original ||= Norvel::Formats.read(manuscript.original.bytes, name: manuscript.filename)
     document = manuscript.head ? Norvel::Snapshot.load(manuscript.head, original) : original
-    state = Live.new(manuscript.lock_version, document, original, {})
+    state = Live.new(manuscript.lock_version, document, original, {}, {})
     @guard.synchronize do
       @live[manuscript.id] = state
       @live.shift while @live.size > SPACE

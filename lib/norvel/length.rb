@@ -37,10 +37,13 @@ module Norvel
     # A length as an attribute of a file holds it: a bare number is in +unit+, any other carries its own.
     # Nil for what is not a length; a number no sheet could hold is cut to the LIMIT.
     def from_file(text, unit)
-      match = UNIVERSAL.match(text) or return (if text.match?(/\A-?\d{10,}\z/)
-                                                 text.start_with?("-") ? -LIMIT : LIMIT
-                                               end)
+      match = UNIVERSAL.match(text) or return absurd(text)
       points(match[1].to_r, match[2] || unit).clamp(-LIMIT, LIMIT)
+    end
+
+    def absurd(text)
+      return unless text.match?(/\A-?\d{10,}\z/)
+      text.start_with?("-") ? -LIMIT : LIMIT
     end
 
     # A length as a person types it: "0.5in", "1,27 cm", "36", "2 lines" (of +line+ points). Raises Refused.

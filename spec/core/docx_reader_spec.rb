@@ -5,7 +5,7 @@ RSpec.describe Norvel::Formats::Docx::Reader do
     docx(body, **parts).paragraphs.map(&:text)
   end
 
-  W14 = "http://schemas.microsoft.com/office/word/2010/wordprocessingShape"
+  let(:shapes) { "http://schemas.microsoft.com/office/word/2010/wordprocessingShape" }
 
   # ISO/IEC 29500-1 17.3.3, 17.13.5, 17.16, 17.5: what is text and what is not.
   {
@@ -25,7 +25,7 @@ RSpec.describe Norvel::Formats::Docx::Reader do
 
   it "counts a text box once though it stands in both branches of an alternative" do
     box = "<w:txbxContent>#{p(r("boxed"))}</w:txbxContent>"
-    body = %(<w:p>#{r("host")}<w:r><mc:AlternateContent xmlns:mc="http://schemas.openxmlformats.org/markup-compatibility/2006"><mc:Choice xmlns:wps="#{W14}" Requires="wps"><w:drawing><wps:txbx>#{box}</wps:txbx></w:drawing></mc:Choice><mc:Fallback><w:pict>#{box}</w:pict></mc:Fallback></mc:AlternateContent></w:r></w:p>)
+    body = %(<w:p>#{r("host")}<w:r><mc:AlternateContent xmlns:mc="http://schemas.openxmlformats.org/markup-compatibility/2006"><mc:Choice xmlns:wps="#{shapes}" Requires="wps"><w:drawing><wps:txbx>#{box}</wps:txbx></w:drawing></mc:Choice><mc:Fallback><w:pict>#{box}</w:pict></mc:Fallback></mc:AlternateContent></w:r></w:p>)
     document = docx(body)
     expect(document.paragraphs.map { |paragraph| [paragraph.part, paragraph.text] }).to eq [[:body, "host"], [:textbox, "boxed"]]
     changed = document.replace([document.paragraphs[1].with(direct: set(align: "center"))])

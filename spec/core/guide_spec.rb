@@ -15,6 +15,7 @@ RSpec.describe Norvel::Guide do
 
   it "ships guides that meet its schema" do
     expect(described_class.shipped.keys).to include("ravelmouth-thesis", "ravelmouth-house")
+    expect { described_class.shipped.each_value { |shipped| described_class.new(shipped.source) } }.not_to raise_error
   end
 
   {

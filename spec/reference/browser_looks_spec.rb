@@ -5,12 +5,12 @@ Browser.boot
 
 # Source: the npm library docx-preview 0.4, which draws a .docx as HTML; the browser's computed styles are compared with our looks.
 RSpec.describe "looks against what a browser computes", type: :feature do
-  LIBRARIES = %w[jszip/dist/jszip.min.js docx-preview/dist/docx-preview.min.js].map { |path| File.expand_path("../node_modules/#{path}", __dir__) }
+  let(:libraries) { %w[jszip/dist/jszip.min.js docx-preview/dist/docx-preview.min.js].map { |path| File.expand_path("../node_modules/#{path}", __dir__) } }
 
   def drawn(bytes)
     folder = Dir.mktmpdir
     File.write("#{folder}/page.html", <<~HTML)
-      <!doctype html><meta charset="utf-8"><div id="out"></div>#{LIBRARIES.map { |path| "<script>#{File.read(path).gsub("</script", "<\\/script")}</script>" }.join}
+      <!doctype html><meta charset="utf-8"><div id="out"></div>#{libraries.map { |path| "<script>#{File.read(path).gsub("</script", "<\\/script")}</script>" }.join}
       <script>const bytes = Uint8Array.from(atob("#{[bytes].pack("m0")}"), c => c.charCodeAt(0));
       docx.renderAsync(bytes.buffer, document.getElementById("out")).then(() => { document.title = "drawn"; });</script>
     HTML

@@ -139,7 +139,7 @@ RSpec.describe "a server that is killed" do
       token = page.body[/name="authenticity_token" value="([^"]+)"/, 1]
       answered = 0
       5.times do |n|
-        reply = Net::HTTP.post(URI("http://127.0.0.1:4799/manuscripts/3/edits/style"), URI.encode_www_form(authenticity_token: token, ids: "#{10 + n}", style: "Heading1", version: n), "Cookie" => cookie)
+        reply = Net::HTTP.post(URI("http://127.0.0.1:4799/manuscripts/3/edits/style"), URI.encode_www_form(authenticity_token: token, ids: (10 + n).to_s, style: "Heading1", version: n), "Cookie" => cookie)
         answered += 1 if reply.code == "303"
       end
       Thread.new {

@@ -8,14 +8,34 @@ module Norvel
 
       attr_reader :guide, :document
 
-      def initialize(guide, document)
+      # +before+: a check of an earlier state of the document; what it found on paragraphs that are still the same is kept.
+      def initialize(guide, document, before: nil)
         @guide = guide
         @document = document
+        @before = before if before&.comparable?(self)
+        roles
+        by_paragraph
+        @before = nil
       end
 
-      # Every Finding, in the order of the rules, each in document order; granted exceptions left out.
+      # Every Finding: those on the page set-up and the document, then paragraph by paragraph; granted exceptions left out.
       def findings
-        @findings ||= Rules::ALL.flat_map { |rule| rule.new(self).findings }.reject { |finding| excepted?(finding) }
+        @findings ||= on_document + by_paragraph.values.flatten(1)
+      end
+
+      # The findings at the paragraph with this id.
+      def at(id)
+        by_paragraph.fetch(id, []) + on_document_at.fetch(id, [])
+      end
+
+      # Those that are about the paragraph alone.
+      def on(id)
+        by_paragraph[id]
+      end
+
+      # Would this check have found the same on the same paragraphs?
+      def comparable?(other)
+        guide.source == other.guide.source && document.sheet.equal?(other.document.sheet) && document.numbering.equal?(other.document.numbering)
       end
 
       # Findings by cause, worst first, then largest.
@@ -47,7 +67,33 @@ module Norvel
 
       private
 
+      def families
+        @families ||= Rules::ALL.map { |rule| rule.new(self) }
+      end
+
+      def on_document
+        @on_document ||= families.flat_map(&:findings).reject { |finding| excepted?(finding) }
+      end
+
+      def on_document_at
+        @on_document_at ||= on_document.group_by(&:paragraph)
+      end
+
+      def by_paragraph
+        @by_paragraph ||= document.paragraphs.to_h { |paragraph| [paragraph.id, kept(paragraph) || judged(paragraph)] }
+      end
+
+      def kept(paragraph)
+        return unless @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id)
+        @before.on(paragraph.id) if @before.document.paragraph(paragraph.id).equal?(paragraph)
+      end
+
+      def judged(paragraph)
+        families.flat_map { |family| family.on(paragraph) }.reject { |finding| excepted?(finding) }
+      end
+
       def excepted?(finding)
+        return false if guide.exceptions.empty?
         guide.exceptions.any? do |exception|
           next unless File.fnmatch(exception["rule"], finding.rule)
           style = exception.dig("where", "style")

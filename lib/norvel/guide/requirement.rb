@@ -16,13 +16,10 @@ module Norvel
 
       def initialize(property, asked)
         @property = property
-        @any = @least = @most = nil
-        return @any = [typed(asked)] unless asked.is_a?(Hash)
-        @any = asked["any_of"]&.map { |value| typed(value) }
-        @any ||= [typed(asked["multiple"])] if asked["multiple"]
-        @any ||= [typed("exactly #{asked["exact"]}")] if asked["exact"]
+        asked = {"any_of" => [asked]} unless asked.is_a?(Hash)
         @least = asked["min"] && typed(asked["min"])
         @most = asked["max"] && typed(asked["max"])
+        @any = named(asked)&.map { |value| typed(value) }
       end
 
       def meets?(value)
@@ -50,6 +47,11 @@ module Norvel
         return @any.map { |value| property.spoken(value, unit) }.join(" or ") if @any
         return "#{property.spoken(@least, unit)} to #{property.spoken(@most, unit)}" if @least && @most
         @least ? "at least #{property.spoken(@least, unit)}" : "at most #{property.spoken(@most, unit)}"
+      end
+
+      def named(asked)
+        return [asked["multiple"]] if asked["multiple"]
+        asked["exact"] ? ["exactly #{asked["exact"]}"] : asked["any_of"]
       end
 
       def typed(value)

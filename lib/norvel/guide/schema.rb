@@ -62,11 +62,8 @@ module Norvel
         case node
         when Psych::Nodes::Mapping
           key, value = node.children.each_slice(2).find { |k, _| k.value == steps.first.gsub("~1", "/").gsub("~0", "~") }
-          if key
-            (steps.size == 1) ? key.start_line + 1 : line(value, steps.drop(1))
-          else
-            node.start_line + 1
-          end
+          return (key || node).start_line + 1 if key.nil? || steps.size == 1
+          line(value, steps.drop(1))
         when Psych::Nodes::Sequence then line(node.children[steps.first.to_i] || node, steps.drop(1))
         else node.start_line + 1
         end

@@ -39,6 +39,12 @@ module Norvel
         @run_looks[paragraph.style_id][paragraph.table][run.style_id][run.direct] ||= run_look(paragraph.style_id, paragraph.table, run.style_id, run.direct)
       end
 
+      # What follows from the styles alone, worked out once a key: memo(:role, id) { … }.
+      def memo(subject, key)
+        known = (@memo ||= Hash.new { |all, name| all[name] = {} })[subject]
+        known.key?(key) ? known[key] : known[key] = yield
+      end
+
       # The look that text in a style has when nothing is set directly, for :paragraph or :run.
       def of_style(style, place)
         id = style&.id

@@ -16,8 +16,7 @@ module Norvel
 
       def role(document, paragraph)
         return "blank" if paragraph.blank?
-        style = document.style_of(paragraph)
-        found = of_style(document.sheet, style)
+        found = document.cascade.memo(:role, paragraph.style_id) { of_style(document.sheet, document.style_of(paragraph)) }
         found ||= heading_by_level(document.look(paragraph)[:outline_level])
         found = "table_text" if paragraph.part == :table && (found.nil? || found == "body")
         found || (document.look(paragraph)[:list] ? "list_item" : "body")

@@ -18,6 +18,11 @@ module Norvel
             part.drop(parent, element)
           end
 
+          # Does w:val say it all?
+          def plain?
+            false
+          end
+
           private
 
           def fresh(parent, part)
@@ -25,8 +30,15 @@ module Norvel
           end
         end
 
+        # A property whose element says all in w:val.
+        class Plain < Whole
+          def plain?
+            true
+          end
+        end
+
         # An on/off element such as w:keepNext or w:b.
-        class Flag < Whole
+        class Flag < Plain
           def read(element, part)
             part.on?(element)
           end
@@ -38,7 +50,7 @@ module Norvel
         end
 
         # A number in w:val: w:sz in half-points, w:outlineLvl, w:position.
-        class Number < Whole
+        class Number < Plain
           def initialize(element, unit)
             super(element)
             @unit = unit
@@ -54,7 +66,7 @@ module Norvel
         end
 
         # 0–8 in the file are levels 1–9 and 9 is body text, here 0 (17.3.1.20).
-        class OutlineLevel < Whole
+        class OutlineLevel < Plain
           def read(element, part)
             text = part.attr(element, "val")
             return unless text&.match?(/\A\d\z/)
@@ -67,7 +79,7 @@ module Norvel
         end
 
         # A word in w:val, mapped to ours; one that the map lacks reads as nil. Of several words for one value the first is written.
-        class Word < Whole
+        class Word < Plain
           def initialize(element, map, strict: {})
             super(element)
             @map = map
@@ -86,7 +98,7 @@ module Norvel
         end
 
         # The kind of underline (17.3.2.40), with its colour untouched.
-        class Underline < Whole
+        class Underline < Plain
           def read(element, part)
             part.attr(element, "val") || "none"
           end
@@ -100,6 +112,10 @@ module Norvel
         # +beaten_by+ are attributes that would win over it and so go when it is set.
         class Measure
           attr_reader :element
+
+          def plain?
+            false
+          end
 
           def initialize(element, *names, unit: "twip", beaten_by: [])
             @element = element
@@ -255,7 +271,7 @@ module Norvel
         end
 
         # One of sixteen names; none takes it away again.
-        class Highlight < Whole
+        class Highlight < Plain
           def read(element, part)
             name = part.attr(element, "val")
             (name == "none") ? "auto" : Colour::HIGHLIGHTS[name]
@@ -269,6 +285,10 @@ module Norvel
         # One child of w:numPr; they merge child by child.
         class ListPart
           attr_reader :element
+
+          def plain?
+            false
+          end
 
           def initialize(name)
             @element = "numPr"
@@ -315,7 +335,7 @@ module Norvel
         end
 
         # w:lang: the Latin language of the text.
-        class Language < Whole
+        class Language < Plain
           def read(element, part)
             part.attr(element, "val")
           end

@@ -7,8 +7,12 @@ module Norvel
       class Formatting
         TABLE = {paragraph: Styles::Properties.by_element(:paragraph), run: Styles::Properties.by_element(:run)}.freeze
 
+        # Elements that say all they say in w:val, with the one property they hold: what a value means is worked out once.
+        PLAIN = TABLE.transform_values { |table| table.select { |_, properties| properties.size == 1 && properties.first.docx.plain? }.transform_values(&:first) }.freeze
+
         def initialize
           @sets = {{} => Styles::PropertySet::EMPTY}
+          @plain = Hash.new { |known, property| known[property] = {} }.compare_by_identity
         end
 
         # The property set of a pPr or rPr element (nil reads as empty).
@@ -24,12 +28,21 @@ module Norvel
         end
 
         def read_element(child, place, part, values)
-          properties = TABLE[place][child.name] or return
+          name = child.name
+          properties = TABLE[place][name] or return
           return unless part.ours?(child)
+          plain = PLAIN[place][name] and return read_plain(child, plain, part, values)
           properties.each do |property|
             value = property.docx.read(child, part)
             values[property.name] = value unless value.nil?
           end
+        end
+
+        def read_plain(child, property, part, values)
+          known = @plain[property]
+          text = part.attr(child, "val")
+          value = known.fetch(text) { known[text] = property.docx.read(child, part) }
+          values[property.name] = value unless value.nil?
         end
 
         def share(values)

@@ -15,8 +15,10 @@ module Norvel
 
         attr_reader :container, :parts
 
-        def initialize(container)
+        # +short+: the main part is only read, with repeated formatting told once.
+        def initialize(container, short: false)
           @container = container
+          @short = short
           @parts = {}
           @relationships = {}
           raise UnreadableFile, "The archive is not a .docx: it has no list of content types." unless container.include?("[Content_Types].xml")
@@ -26,7 +28,7 @@ module Norvel
 
         # The part at a path; raises UnreadableFile when there is none.
         def part(path)
-          @parts[path] ||= Part.new(path, @container.read(path) || raise(UnreadableFile, "A part of the document is missing: “#{path}”."), theme:)
+          @parts[path] ||= Part.new(path, @container.read(path) || raise(UnreadableFile, "A part of the document is missing: “#{path}”."), theme:, short: @short && path == main_path)
         end
 
         def main

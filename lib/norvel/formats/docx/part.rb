@@ -6,11 +6,15 @@ module Norvel
       # One XML part of a package, with the few questions and changes that readers and writers have. Names are local names
       # in the main namespace, whatever prefix the file binds; the class (strict or transitional) is the file's.
       class Part
+        # Elements of other vocabularies that have a local name of ours: mathematics, drawings, later additions to text formatting.
+        STRANGERS = /<(?!w:)[A-Za-z][\w.-]*:(?:p|r|t|pPr|rPr|tbl|tr|tc|tblPr|sectPr|shadow|outline|b|i|u|lang|highlight|color|sz|jc|ind|spacing|effect|style|lvl)[\s\/>]/n
         TRUE_WORDS = ["1", "true", "on", nil].freeze
 
-        attr_reader :path, :xml, :theme
+        attr_reader :path, :xml, :theme, :shorthand
 
-        def initialize(path, bytes, theme: Theme::NONE)
+        # +short+: read only, with repeated formatting told once (Shorthand).
+        def initialize(path, bytes, theme: Theme::NONE, short: false)
+          bytes, @shorthand = Shorthand.of(bytes) if short
           @path = path
           @theme = theme
           @lengths = Hash.new { |known, unit| known[unit] = {} }
@@ -19,6 +23,7 @@ module Norvel
           @uri = Names::WORDS.find { |uri| @xml.root.namespaces.value?(uri) } || Names::TRANSITIONAL
           @root_ours = @space&.href == @uri
           settle_prefix(bytes)
+          @alone = @keys && !bytes.match?(STRANGERS)
         end
 
         def root
@@ -31,6 +36,7 @@ module Norvel
 
         # Does the element belong to the main namespace?
         def ours?(element)
+          return true if @alone
           space = element.namespace
           space.equal?(@space) ? @root_ours : space&.href == @uri
         end
@@ -82,11 +88,11 @@ module Norvel
         def insert(parent, element, name = element.name)
           order = Names::ORDER.fetch(parent.name)
           rank = order.index(name) || order.size
-          after = parent.element_children.select { |other| ours?(other) && (order.index(other.name) || (order.size + 1)) <= rank }.last
+          after = parent.element_children.reverse.find { |other| ours?(other) && (order.index(other.name) || (order.size + 1)) <= rank }
           if after
             after.add_next_sibling(element)
           else
-            (parent.children.empty? ? parent.add_child(element) : parent.children.first.add_previous_sibling(element))
+            parent.prepend_child(element)
           end
           element
         end
@@ -112,11 +118,11 @@ module Norvel
 
         # Attributes are looked up fastest by prefix and name. That holds only where the file binds one prefix, once.
         def settle_prefix(bytes)
-          bindings = bytes.b.scan(/xmlns(?::([\w.-]+))?\s*=\s*["']#{Regexp.escape(@uri)}["']/n)
-          prefix = @xml.root.namespaces.key(@uri)&.delete_prefix("xmlns:")
-          return if prefix.nil? || prefix == "xmlns" || bindings.any? { |(bound)| bound != prefix }
-          return if bytes.b.scan(/xmlns:#{Regexp.escape(prefix)}\s*=/n).size != bindings.size
-          @keys = Hash.new { |keys, name| keys[name] = "#{prefix}:#{name}" }
+          declared = bytes.b.scan(/xmlns(?::([\w.-]+))?\s*=\s*["']([^"']*)["']/n)
+          bindings = declared.select { |_, uri| uri == @uri }.map(&:first).uniq
+          prefix = bindings.first
+          return if prefix.nil? || bindings.size > 1 || declared.any? { |bound, uri| bound == prefix && uri != @uri }
+          @keys = Hash.new { |keys, name| keys[name] = "#{prefix}:#{name}".freeze }
         end
 
         def prefixed_space(element)

@@ -12,7 +12,7 @@ module Norvel
 
         # +keep_nodes+: remember elements, for a writer.
         def initialize(container, name:, keep_nodes: false)
-          @package = Package.new(container)
+          @package = Package.new(container, short: !keep_nodes)
           @name = name
           @keep_nodes = keep_nodes
           @formatting = Formatting.new
@@ -77,7 +77,7 @@ module Norvel
         # Each header and footer once, under the first section that shows it.
         def headers_and_footers
           seen = {}
-          package.main.xml.xpath("//*[local-name()='sectPr']").each_with_index.flat_map do |node, section|
+          text.section_nodes.each_with_index.flat_map do |node, section|
             node.element_children.filter_map do |reference|
               next unless %w[headerReference footerReference].include?(reference.name)
               target = package.relationship(package.main_path, relationship_id(reference))&.target

@@ -16,11 +16,12 @@ module Norvel
         OBJECTS = %w[drawing pict object AlternateContent ruby sym].to_h { |name| [name, Document::Run::OBJECT] }
           .merge(%w[footnoteReference endnoteReference footnoteRef endnoteRef].to_h { |name| [name, Document::Run::NOTE] }).freeze
         SIGN = Document::Run::SIGN
+        BARE = [nil, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, nil].freeze
 
         # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal.
-        Nodes = Struct.new(:paragraphs, :runs, :sections)
+        Nodes = Struct.new(:paragraphs, :runs)
 
-        attr_reader :paragraphs, :sections, :nodes
+        attr_reader :paragraphs, :sections, :section_nodes, :nodes
 
         # +sections+: true for the main text, which has them.
         def initialize(part, formatting, sheet, settings: {}, keep_nodes: false)
@@ -28,11 +29,15 @@ module Norvel
           @formatting = formatting
           @sheet = sheet
           @settings = settings
-          @nodes = Nodes.new([], [], []) if keep_nodes
+          @nodes = Nodes.new([], []) if keep_nodes
           @paragraphs = []
           @sections = []
+          @section_nodes = []
           @fields = []
           @cells = {}
+          @shorthand = part.shorthand
+          @known_paragraphs = {}
+          @known_runs = {}
         end
 
         # Reads everything below a container element.
@@ -66,11 +71,11 @@ module Norvel
           @paragraphs << nil
           run_nodes = (@nodes.paragraphs << node) && [] if @nodes
           properties = first_named(node, "pPr")
-          style_id, direct, mark, holds = properties ? paragraph_properties(properties) : [nil, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, nil]
+          style_id, direct, mark, holds = properties ? told(properties, @known_paragraphs) { |element| paragraph_properties(element) } : BARE
           number = @sections.size + 1
           runs = []
           @holds = holds
-          inline(node, runs, place, cell, run_nodes)
+          inline(properties ? properties.next_element : node.first_element_child, runs, place, cell, run_nodes)
           @nodes.runs[ordinal] = run_nodes if @nodes
           @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark, runs.freeze, cell, ordinal, @holds || needed(node))
           section(@part.child(properties, "sectPr")) if holds == :section_break
@@ -83,6 +88,12 @@ module Norvel
           when "tc", "txbxContent" then :last_in_cell if node.next_element.nil?
           when "sdtContent" then :last_in_cell if node.next_element.nil? && node.previous_element.nil?
           end
+        end
+
+        # What an element says, worked out once for each that the part tells in shorthand.
+        def told(element, known)
+          number = @shorthand && element["n"] or return yield(element)
+          known[number] ||= yield(@shorthand.element(number))
         end
 
         def first_named(node, name)
@@ -109,17 +120,16 @@ module Norvel
           [style_id, @formatting.share(values), mark, holds]
         end
 
-        # The contents of a paragraph or of something transparent in it.
-        def inline(node, runs, place, cell, run_nodes)
-          child = node.first_element_child
+        # The contents of a paragraph or of something transparent in it, from this child on.
+        def inline(child, runs, place, cell, run_nodes)
           while child
             name = child.name
             if name == "r" && @part.ours?(child)
               run(child, runs, place, cell, run_nodes)
             elsif (kind = INLINE[name])
-              inline(child, runs, place, cell, run_nodes) if kind == :transparent
+              inline(child.first_element_child, runs, place, cell, run_nodes) if kind == :transparent
             elsif name == "AlternateContent" && (branch = understood(child))
-              inline(branch, runs, place, cell, run_nodes)
+              inline(branch.first_element_child, runs, place, cell, run_nodes)
             else
               @holds = :content
             end
@@ -129,6 +139,7 @@ module Norvel
 
         def run(node, runs, place, cell, run_nodes)
           source = runs.size
+          number = @shorthand && node["n"] and return runs << short_run(node, number, source)
           runs << nil
           run_nodes << node if run_nodes
           style_id = nil
@@ -138,7 +149,7 @@ module Norvel
           while child
             name = child.name
             if name == "rPr"
-              style_id, direct = run_properties(child)
+              style_id, direct = told(child, @known_runs) { |element| run_properties(element) }
             else
               piece = (name == "t" && @fields.empty?) ? text_of(child) : piece(child, name, cell)
               text = text ? text + piece : piece
@@ -146,6 +157,14 @@ module Norvel
             child = child.next_element
           end
           runs[source] = Document::Run.new(text || "", style_id, direct, source)
+        end
+
+        # A run that the part tells as one element: its text, and the number of its formatting if it has any.
+        def short_run(node, number, source)
+          text = @fields.include?(:instruction) ? SIGN : node.content
+          return Document::Run.new(text, nil, Styles::PropertySet::EMPTY, source) if number.empty?
+          style_id, direct = @known_runs[number] ||= run_properties(@shorthand.element(number))
+          Document::Run.new(text, style_id, direct, source)
         end
 
         def run_properties(node)
@@ -176,7 +195,7 @@ module Norvel
 
         def text_of(child)
           text = child.content
-          (child["xml:space"] == "preserve" || !EDGE_SPACE.match?(text)) ? text : text.strip
+          (!EDGE_SPACE.match?(text) || child["xml:space"] == "preserve") ? text : text.strip
         end
 
         # Complex fields: what stands between begin and separate is instruction. They nest and span paragraphs (17.16.18).
@@ -210,7 +229,7 @@ module Norvel
         end
 
         def section(node)
-          @nodes.sections << node if @nodes
+          @section_nodes << node
           @sections << Sections.read(node, @part, @settings, @sections.size)
         end
 

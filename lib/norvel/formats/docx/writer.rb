@@ -31,7 +31,7 @@ module Norvel
           @document.sections.each do |section|
             was = section.source && @original.sections[section.source]
             next if was.nil? || was == section
-            Sections.write(@reader.text.nodes.sections[section.source], main, was, section)
+            Sections.write(@reader.text.section_nodes[section.source], main, was, section)
             touched = true
           end
           @changed[main.path] = main.bytes if touched

@@ -32,8 +32,18 @@ module Norvel
           SWITCHES.select { |_, key| ![nil, "allow"].include?(guide.clean[key]) }.keys
         end
 
-        def findings
-          TESTS.flat_map { |test| on?(test.rule) ? test(test) : [] } + direct
+        def initialize(check)
+          super
+          @tests = TESTS.select { |test| on?(test.rule) }.map { |test| [test, test.mend && Mend.new(*test.mend)] }
+          @known = {}
+          prepare_direct if on?("clean.direct")
+        end
+
+        def on(paragraph)
+          found = @tests.filter_map do |test, mend|
+            finding(test.rule, paragraph:, message: test.message, asked: "none", found: test.found, cause: [test.parts], mend:, cite: @guide.clean["cite"]) if test.detects.call(paragraph)
+          end
+          (@direct_mend && (by_hand = direct(paragraph))) ? found << by_hand : found
         end
 
         private
@@ -43,24 +53,18 @@ module Norvel
           !switch.nil? && switch != "allow"
         end
 
-        def test(test)
-          mend = test.mend && Mend.new(*test.mend)
-          @document.paragraphs.select(&test.detects).map do |paragraph|
-            finding(test.rule, paragraph:, message: test.message, asked: "none", found: test.found, cause: [test.parts], mend:, cite: @guide.clean["cite"])
-          end
+        def prepare_direct
+          @kept = keep
+          emphasis = @kept & Edits::ClearDirect::EMPHASIS
+          kept = @kept - emphasis
+          @direct_mend = Mend.new("clear_direct", "Clear it", true, ->(list, _) { Edits::ClearDirect.new(list.map(&:paragraph), keep: kept, keep_emphasis: emphasis) })
         end
 
-        def direct
-          return [] unless on?("clean.direct")
-          kept = keep
-          emphasis = kept & Edits::ClearDirect::EMPHASIS
-          mend = Mend.new("clear_direct", "Clear it", true, ->(list, _) { Edits::ClearDirect.new(ids(list), keep: kept - emphasis, keep_emphasis: emphasis) })
-          @known = {}
-          @document.paragraphs.filter_map do |paragraph|
-            departures = departures(paragraph, kept)
-            next if departures.empty?
-            finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{departures.join(", ")}", asked: "from the style", found: departures.join(", "), cause: [paragraph.style_id], mend:, cite: @guide.clean["cite"])
-          end
+        def direct(paragraph)
+          departures = departures(paragraph, @kept)
+          return if departures.empty?
+          said = departures.join(", ")
+          finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{said}", asked: "from the style", found: said, cause: [paragraph.style_id], mend: @direct_mend, cite: @guide.clean["cite"])
         end
 
         def keep

@@ -3,12 +3,20 @@
 module Norvel
   class Guide
     module Rules
-      # What families of rules share.
+      # A family of rules: +findings+ are those on the document as a whole, +on+ those that a paragraph alone gives rise to.
       class Family
         def initialize(check)
           @check = check
           @guide = check.guide
           @document = check.document
+        end
+
+        def findings
+          []
+        end
+
+        def on(_paragraph)
+          []
         end
 
         private

@@ -12,15 +12,17 @@ module Norvel
           roles.flat_map { |role| [*("role.#{role}.style" if guide.role(role)["style"]), *guide.requirements(role).keys.map { |name| "role.#{role}.#{name}" }] }
         end
 
-        def findings
+        def initialize(check)
+          super
           @judged = {}
           @faults = {}
-          @document.paragraphs.flat_map do |paragraph|
-            role = @check.role(paragraph)
-            asked = @guide.role(role)
-            next [] if asked.empty? || too_short?(asked, paragraph)
-            [style(paragraph, role, asked), *properties(paragraph, role, asked)].compact
-          end
+        end
+
+        def on(paragraph)
+          role = @check.role(paragraph)
+          asked = @guide.role(role)
+          return [] if asked.empty? || too_short?(asked, paragraph)
+          [style(paragraph, role, asked), *properties(paragraph, role, asked)].compact
         end
 
         private
