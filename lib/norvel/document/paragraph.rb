@@ -67,6 +67,12 @@ module Norvel
         sealed_text.empty? ? 0 : sealed_text.count(" ") + 1
       end
 
+      # What follows from the paragraph alone, worked out once: remember(:traits) { … }.
+      def remember(key)
+        known = (@remembered ||= {})
+        known.key?(key) ? known[key] : known[key] = yield
+      end
+
       def eql?(other)
         equal?(other) || (other.is_a?(Paragraph) && FIELDS.all? { |field| public_send(field) == other.public_send(field) })
       end

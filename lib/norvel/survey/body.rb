@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # What most of the text wears: the measure that everything else stands out from.
+    class Body
+      attr_reader :size, :font, :look, :letters
+
+      def initialize(document, paragraphs)
+        weights = Hash.new(0)
+        paragraphs.each do |paragraph|
+          next if paragraph.part == :table || paragraph.word_count < 8
+          weights[[document.look(paragraph), document.letter_look(paragraph)]] += paragraph.word_count
+        end
+        sizes = Hash.new(0)
+        weights.each { |(_, letters), words| sizes[[letters[:size], letters[:font], letters[:bold], letters[:italic]]] += words }
+        @size, @font, @bold, @italic = sizes.max_by(&:last)&.first || default(document, paragraphs)
+        @look, @letters = weights.select { |(_, l), _| l[:size] == @size && l[:bold] == @bold && l[:italic] == @italic }.max_by(&:last)&.first || [nil, nil]
+      end
+
+      def bold?
+        @bold
+      end
+
+      def italic?
+        @italic
+      end
+
+      def indent_left
+        @look ? @look[:indent_left] : 0.0
+      end
+
+      def indent_right
+        @look ? @look[:indent_right] : 0.0
+      end
+
+      def align
+        @look ? @look[:align] : "left"
+      end
+
+      def space_before
+        @look ? @look[:space_before] : 0.0
+      end
+
+      private
+
+      # A document without running text: the smallest size that words have.
+      def default(document, paragraphs)
+        letters = paragraphs.reject(&:blank?).map { |p| document.letter_look(p) }.min_by { |l| l[:size] }
+        letters ? [letters[:size], letters[:font], false, false] : [12.0, "Times New Roman", false, false]
+      end
+    end
+  end
+end

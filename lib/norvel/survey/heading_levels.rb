@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # Levels for headings found by their looks: headings of one look have one level, a more prominent look has a higher one, and
+    # numbers that are typed or counted say it outright.
+    class HeadingLevels
+      # What tells the looks of headings apart. Sizes within half a point are one (they were meant to be).
+      Kind = Struct.new(:size, :bold, :capitals, :italic, :underline, :small_caps, :centred) do
+        def prominence
+          [size, capitals ? 1 : 0, bold ? 1 : 0, small_caps ? 1 : 0, centred ? 1 : 0, underline ? 1 : 0, italic ? 0 : 1]
+        end
+      end
+
+      # headings: paragraphs; looks: ->(paragraph) { [look, letters] }
+      def initialize(headings, document)
+        @document = document
+        @headings = headings
+        @kinds = headings.to_h { |paragraph| [paragraph.id, kind(paragraph)] }
+        merge_near_sizes
+        @levels = rank
+      end
+
+      # 1–6
+      def level(paragraph)
+        stated(paragraph) || @levels.fetch(@kinds[paragraph.id])
+      end
+
+      private
+
+      # A level the file states itself.
+      def stated(paragraph)
+        level = @document.look(paragraph)[:outline_level]
+        level.clamp(1, 6) if level.positive?
+      end
+
+      def kind(paragraph)
+        letters = @document.letter_look(paragraph)
+        traits = Traits.of(paragraph)
+        Kind.new(letters[:size], letters[:bold], letters[:caps] || traits.capitals?, letters[:italic], letters[:underline] != "none", letters[:small_caps], @document.look(paragraph)[:align] == "center")
+      end
+
+      def merge_near_sizes
+        sizes = @kinds.values.map(&:size).tally
+        usual = sizes.sort_by { |_, count| -count }.map(&:first)
+        nearest = sizes.keys.to_h { |size| [size, usual.find { |other| (other - size).abs <= 0.5 && (other == size || sizes[other] > sizes[size] * 2) } || size] }
+        @kinds.transform_values! { |kind| kind.dup.tap { |merged| merged.size = nearest[kind.size] } }
+      end
+
+      def rank
+        by_kind = @headings.group_by { |paragraph| @kinds[paragraph.id] }
+        ordered = by_kind.keys.sort_by { |kind| kind.prominence.map { |value| -value } }
+        numbered = by_kind.transform_values { |list| depth(list) }
+        levels = {}
+        ordered.each { |kind| levels[kind] = numbered[kind] || between(kind, ordered, numbered, levels, by_kind) }
+        levels.transform_values { |level| level.clamp(1, 6) }
+      end
+
+      # The depth that most of a kind's numbers say; chapters above plain numbers push those down.
+      def depth(paragraphs)
+        numbers = paragraphs.filter_map { |paragraph| Traits.of(paragraph).then { |t| (t.kind == :decimal) ? t.depth : (1 if %i[chapter appendix].include?(t.kind)) } }
+        return if numbers.size * 2 < paragraphs.size || numbers.empty?
+        usual = numbers.tally.max_by(&:last).first
+        (usual == 1 && chapters_elsewhere?(paragraphs)) ? 2 : usual
+      end
+
+      def chapters_elsewhere?(paragraphs)
+        return false if paragraphs.any? { |paragraph| %i[chapter appendix].include?(Traits.of(paragraph).kind) }
+        @headings.count { |paragraph| Traits.of(paragraph).chapter? && !paragraphs.include?(paragraph) } >= 2
+      end
+
+      # Unnumbered: below the next more prominent kind, or beside one that is used in the same way.
+      def between(kind, ordered, numbered, levels, by_kind)
+        above = ordered.take(ordered.index(kind))
+        return 1 if above.empty?
+        return levels[above.last] if same_use?(kind, above.last, by_kind)
+        level = levels[above.last] + 1
+        below = ordered.drop(ordered.index(kind) + 1).filter_map { |other| numbered[other] }.min
+        (below && level > below) ? [below - 1, 1].max : level
+      end
+
+      # A single heading of a look of its own among many of nearly the same (by size) is one of them.
+      def same_use?(kind, other, by_kind)
+        by_kind[kind].size == 1 && by_kind[other].size >= 3 && (kind.size - other.size).abs <= 0.5 && kind.bold == other.bold && kind.italic == other.italic
+      end
+    end
+  end
+end

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # How much speaks for a paragraph being a heading: a sum of evidence, each with its reason. The weights are judgement, not
+    # fitted: what stands out, is numbered, is short and is followed by text is a heading; what reads as a sentence is not.
+    class HeadingScore
+      THRESHOLD = 3.5
+
+      attr_reader :score, :because
+
+      # +following+: the next paragraph with words, or nil; +fresh+: a page begins here.
+      def initialize(paragraph, look, letters, body, following:, after_gap:, fresh:)
+        @traits = Traits.of(paragraph)
+        @look, @letters, @body = look, letters, body
+        @score = 0.0
+        @because = []
+        @distinct = false
+        appearance
+        numbering
+        place(following, after_gap, fresh)
+        wording
+      end
+
+      # Enough evidence, and something a reader would see.
+      def heading?
+        @distinct && @score >= THRESHOLD
+      end
+
+      def confidence
+        (0.5 + (@score / 16)).clamp(0.5, 0.99).round(2)
+      end
+
+      private
+
+      def count(weight, reason = nil, distinct: false)
+        @score += weight
+        @because << reason if reason
+        @distinct ||= distinct
+      end
+
+      def appearance
+        larger = @letters[:size] - @body.size
+        if larger >= 1.5 then count(3, "larger than the text", distinct: true)
+        elsif larger >= 0.5 then count(2, "a little larger than the text", distinct: true)
+        elsif larger <= -0.5 then count(-2.5)
+        end
+        count(2.5, "bold", distinct: true) if @letters[:bold] && !@body.bold?
+        count(1.5, "italic", distinct: true) if @letters[:italic] && !@body.italic?
+        count(1.5, "in capitals", distinct: true) if @letters[:caps] || @traits.capitals?
+        count(1.5, "in small capitals", distinct: true) if @letters[:small_caps]
+        count(1.5, "underlined", distinct: true) if @letters[:underline] != "none"
+        count(1, "centred") if @look[:align] == "center" && @body.align != "center"
+        count(0.5, "in a colour of its own") if @body.letters && @letters[:color] != @body.letters[:color]
+        count(0.5) if @letters[:font] != @body.font
+        count(0.7, "kept with what follows") if @look[:keep_with_next]
+        count(0.5) if @look[:space_before] >= @body.space_before + 6
+        count(3, "an outline level", distinct: true) if @look[:outline_level].positive?
+      end
+
+      def numbering
+        case @traits.kind
+        when :chapter, :appendix then count(2, "begins like a chapter", distinct: @traits.words <= 15)
+        when :decimal then (@traits.depth >= 2) ? count(2.5, "numbered as a section", distinct: true) : count(0.8, "numbered")
+        when :roman then count(1, "numbered")
+        end
+        count(2.5, "a usual heading", distinct: true) if @traits.heading_word?
+      end
+
+      def place(following, after_gap, fresh)
+        count(0.5) if after_gap
+        count(0.7, "begins a page") if fresh
+        return count(-1.5) unless following
+        count(1, "followed by text") if Traits.of(following).words >= 15
+      end
+
+      def wording
+        words = @traits.words
+        count(1, "short, without a full stop") if words.between?(1, 8) && !@traits.text.match?(/[[:punct:]]\z/)
+        count(-1) if words > 12
+        count(-2.5) if words > 18
+        count(-4) if words > 28
+        count(-3.5) if @traits.sentence? && !@traits.text.match?(/[?!]["”’»)]*\z/)
+        count(-0.7) if @traits.text.match?(/[?!]\z/)
+        count(-4) if @traits.text.match?(/[,;]\z/)
+        count(-1.5) if @traits.text.end_with?(":")
+        count(-3) if @traits.several_sentences?
+        count(-2) if @traits.begins_small?
+        count(-6) if @traits.caption
+        count(-3) if @traits.bullet? || @traits.kind == :letter
+        count(-4) if @traits.paged?
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # What the words of one paragraph tell by themselves, whatever they look like. Worked out once a paragraph.
+    class Traits
+      DECIMAL = /\A(\d{1,2}(?:\.\d{1,2}){0,5})[.)]?[\s\u00A0]+(?=[[:alpha:]“"‘«¿])/
+      ROMAN = /\A[IVXLC]{1,6}[.)]\s+(?=[[:alpha:]])/
+      LETTER = /\A(?:\(?[a-zA-Z0-9]{1,2}\)|[a-zA-Z]\.)[\s\u00A0]+/
+      BULLET = /\A[•‣◦▪▫●○■□–—*·➢✓-][\s\u00A0]+/
+      PAGED = /(?:\t|\.{3,}|(?:\s\.){3,}|…)\s*(?:\d{1,4}|[ivxlc]{1,7})\s*\z/
+      YEAR = /[(,.\s](?:1[5-9]|20)\d\d[a-z]?(?=[).,:;\s]|\z)/
+      AUTHOR = /\A(?:\[\d+\]\s*)?[[:upper:]][[:alpha:]'’-]+,\s+(?:[[:upper:]]\.|[[:upper:]][[:alpha:]]+)/
+      SENTENCE_END = /[.!?…]["”’»)]*\z/
+      INNER_END = /[a-zà-ÿ)”’»]{2,}[.!?]["”’»)]*\s+[“"‘«¿¡]?[[:upper:]]/
+
+      attr_reader :text, :words, :depth, :kind
+
+      def self.of(paragraph)
+        paragraph.remember(:traits) { new(paragraph) }
+      end
+
+      def initialize(paragraph)
+        @text = paragraph.text.strip
+        @words = paragraph.word_count
+        @holds_object = paragraph.raw_text.include?(Document::Run::OBJECT)
+        @kind, @depth = numbering
+      end
+
+      def object?
+        @holds_object
+      end
+
+      # The text ends as a sentence does.
+      def sentence?
+        return @sentence if defined?(@sentence)
+        @sentence = SENTENCE_END.match?(@text)
+      end
+
+      # More than one sentence.
+      def several_sentences?
+        return @several if defined?(@several)
+        @several = INNER_END.match?(@text)
+      end
+
+      def capitals?
+        letters = @text.gsub(/[^[:alpha:]]/, "")
+        letters.size >= 3 && letters == letters.upcase && letters != letters.downcase
+      end
+
+      def begins_small?
+        @text.match?(/\A[[:lower:]]/)
+      end
+
+      def chapter?
+        @kind == :chapter
+      end
+
+      def heading_word?
+        return @heading_word if defined?(@heading_word)
+        @heading_word = @words <= 5 && bare.match?(Words::HEADING)
+      end
+
+      def references_word?
+        @words <= 4 && bare.match?(Words::REFERENCES)
+      end
+
+      # :figure, :table or nil
+      def caption
+        return @caption if defined?(@caption)
+        match = (@words <= 60) ? Words::CAPTION.match(@text) : nil
+        @caption = match && (match[:figure] ? :figure : :table)
+      end
+
+      def bullet?
+        BULLET.match?(@text)
+      end
+
+      def paged?
+        @words <= 30 && PAGED.match?(@text)
+      end
+
+      def reference?
+        @words.between?(4, 90) && ((AUTHOR.match?(@text) && YEAR.match?(@text)) || @text.match?(/\A\[\d+\]\s/))
+      end
+
+      # The text without a number before it.
+      def bare
+        @bare ||= @text.sub(DECIMAL, "").sub(ROMAN, "")
+      end
+
+      private
+
+      # How the text is numbered, and at which depth: "2.1 Sources" is [:decimal, 2].
+      def numbering
+        return [nil, nil] if @words > 40
+        return [:chapter, 1] if Words::CHAPTER.match?(@text)
+        return [:appendix, 1] if Words::APPENDIX.match?(@text)
+        if (match = DECIMAL.match(@text))
+          return [:decimal, match[1].count(".") + 1]
+        end
+        return [:roman, 1] if ROMAN.match?(@text)
+        LETTER.match?(@text) ? [:letter, nil] : [nil, nil]
+      end
+    end
+  end
+end
