@@ -78,7 +78,7 @@ module Norvel
     end
 
     def look(paragraph)
-      cascade.paragraph(paragraph)
+      paragraph.worn(cascade).look ||= cascade.paragraph(paragraph)
     end
 
     def run_look(run, paragraph)
@@ -87,10 +87,12 @@ module Norvel
 
     # The look that most of a paragraph's letters have; that of its mark when it has none.
     def letter_look(paragraph)
-      seen = paragraph.letters
-      return cascade.run(Run.new("", nil, paragraph.mark), paragraph) if seen.empty?
-      return run_look(seen.first, paragraph) if seen.size == 1
-      seen.each_with_object(Hash.new(0)) { |run, weight| weight[run_look(run, paragraph)] += run.words.size }.max_by(&:last).first
+      paragraph.worn(cascade).letters ||= most_of(paragraph)
+    end
+
+    # The role of every paragraph by its look, words, place and style.
+    def suggestions
+      @suggestions ||= Survey::Suggestions.new(self)
     end
 
     def markers
@@ -103,6 +105,15 @@ module Norvel
 
     def seal
       @seal ||= Seal.of(self)
+    end
+
+    private
+
+    def most_of(paragraph)
+      seen = paragraph.letters
+      return cascade.run(Run.new("", nil, paragraph.mark), paragraph) if seen.empty?
+      return run_look(seen.first, paragraph) if seen.size == 1
+      seen.each_with_object(Hash.new(0)) { |run, weight| weight[run_look(run, paragraph)] += run.words.size }.max_by(&:last).first
     end
   end
 end

@@ -64,7 +64,14 @@ module Norvel
       end
 
       def word_count
-        sealed_text.empty? ? 0 : sealed_text.count(" ") + 1
+        @word_count ||= sealed_text.empty? ? 0 : sealed_text.count(" ") + 1
+      end
+
+      # The looks it has under a cascade, kept as long as the styles are the same.
+      Worn = Struct.new(:cascade, :look, :letters)
+
+      def worn(cascade)
+        @worn&.cascade.equal?(cascade) ? @worn : @worn = Worn.new(cascade)
       end
 
       # What follows from the paragraph alone, worked out once: remember(:traits) { … }.

@@ -58,7 +58,17 @@ module Norvel
 
       # The role of every paragraph, by id.
       def roles
-        @roles ||= document.paragraphs.to_h { |paragraph| [paragraph.id, Survey::StyleRoles.role(document, paragraph)] }
+        @roles ||= document.paragraphs.to_h { |paragraph| [paragraph.id, suggested?(paragraph) ? suggestions[paragraph.id].role : Survey::StyleRoles.role(document, paragraph)] }
+      end
+
+      def suggestions
+        document.suggestions
+      end
+
+      # Does the role come from the look, because the style says nothing of it?
+      def suggested?(paragraph)
+        @suggested ||= {}
+        @suggested.fetch(paragraph.id) { @suggested[paragraph.id] = Survey::StyleRoles.role(document, paragraph) == "body" && !%w[body blank].include?(suggestions[paragraph.id].role) }
       end
 
       def role(paragraph)

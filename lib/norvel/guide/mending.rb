@@ -6,7 +6,7 @@ module Norvel
     class Mending
       ROUNDS = 8
       # Text is cleaned before paragraphs are put in styles, styles before what stands by hand over them.
-      ORDER = [/\Aclean\.(?:blank|tab|space|double|line)/, /\Aaccessible\./, /\Apage\./, /\Arole\.\w+\.style\z/, /\Arole\./, /\Aclean\./].freeze
+      ORDER = [/\Aclean\.(?:blank|tab|space|double|line)/, /\Aaccessible\./, /\Apage\./, /\A(?:role\.\w+\.style|headings\.unmarked)\z/, /\Arole\./, /\Aclean\./].freeze
 
       attr_reader :document, :changes
 

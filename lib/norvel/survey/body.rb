@@ -7,11 +7,13 @@ module Norvel
       attr_reader :size, :font, :look, :letters
 
       def initialize(document, paragraphs)
-        weights = Hash.new(0)
+        worn = {}.compare_by_identity
         paragraphs.each do |paragraph|
           next if paragraph.part == :table || paragraph.word_count < 8
-          weights[[document.look(paragraph), document.letter_look(paragraph)]] += paragraph.word_count
+          under = worn[document.look(paragraph)] ||= Hash.new(0).compare_by_identity
+          under[document.letter_look(paragraph)] += paragraph.word_count
         end
+        weights = worn.flat_map { |look, under| under.map { |letters, words| [[look, letters], words] } }
         sizes = Hash.new(0)
         weights.each { |(_, letters), words| sizes[[letters[:size], letters[:font], letters[:bold], letters[:italic]]] += words }
         @size, @font, @bold, @italic = sizes.max_by(&:last)&.first || default(document, paragraphs)

@@ -12,10 +12,11 @@ module Norvel
         end
       end
 
-      # headings: paragraphs; looks: ->(paragraph) { [look, letters] }
-      def initialize(headings, document)
+      # headings: the paragraphs found; marked: {paragraph => level} of those that their styles mark
+      def initialize(headings, document, marked: {})
         @document = document
         @headings = headings
+        @marked = marked.to_h { |paragraph, level| [kind(paragraph), level] }
         @kinds = headings.to_h { |paragraph| [paragraph.id, kind(paragraph)] }
         merge_near_sizes
         @levels = rank
@@ -52,7 +53,7 @@ module Norvel
         ordered = by_kind.keys.sort_by { |kind| kind.prominence.map { |value| -value } }
         numbered = by_kind.transform_values { |list| depth(list) }
         levels = {}
-        ordered.each { |kind| levels[kind] = numbered[kind] || between(kind, ordered, numbered, levels, by_kind) }
+        ordered.each { |kind| levels[kind] = @marked[kind] || numbered[kind] || between(kind, ordered, numbered, levels, by_kind) }
         levels.transform_values { |level| level.clamp(1, 6) }
       end
 

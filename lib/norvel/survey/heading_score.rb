@@ -75,20 +75,9 @@ module Norvel
       end
 
       def wording
-        words = @traits.words
-        count(1, "short, without a full stop") if words.between?(1, 8) && !@traits.text.match?(/[[:punct:]]\z/)
-        count(-1) if words > 12
-        count(-2.5) if words > 18
-        count(-4) if words > 28
-        count(-3.5) if @traits.sentence? && !@traits.text.match?(/[?!]["”’»)]*\z/)
-        count(-0.7) if @traits.text.match?(/[?!]\z/)
-        count(-4) if @traits.text.match?(/[,;]\z/)
-        count(-1.5) if @traits.text.end_with?(":")
-        count(-3) if @traits.several_sentences?
-        count(-2) if @traits.begins_small?
-        count(-6) if @traits.caption
-        count(-3) if @traits.bullet? || @traits.kind == :letter
-        count(-4) if @traits.paged?
+        score, because = @traits.wording
+        @score += score
+        @because.concat(because)
       end
     end
   end

@@ -155,7 +155,8 @@ module Norvel
       def headings
         scores = candidates
         accepted = consistent(scores)
-        levels = HeadingLevels.new(accepted, @document)
+        marked = @worded.filter_map { |paragraph| (level = @found[paragraph.id]&.level) && [paragraph, level] }.to_h
+        levels = HeadingLevels.new(accepted, @document, marked:)
         accepted.each do |paragraph|
           put(paragraph, "heading_#{levels.level(paragraph)}", scores[paragraph.id].confidence, *scores[paragraph.id].because)
         end
@@ -163,7 +164,7 @@ module Norvel
 
       def candidates
         @worded.each_with_object({}) do |paragraph, scores|
-          next if known?(paragraph) || paragraph.part != :body || Traits.of(paragraph).words > 40 || Traits.of(paragraph).object? || listed?(paragraph)
+          next if known?(paragraph) || paragraph.part != :body || Traits.of(paragraph).words > 40 || Traits.of(paragraph).running_text? || Traits.of(paragraph).object? || listed?(paragraph)
           scores[paragraph.id] = HeadingScore.new(paragraph, document_look(paragraph), letters(paragraph), @body, following: @following[paragraph.id], after_gap: @after_gap[paragraph.id], fresh: @fresh[paragraph.id] || document_look(paragraph)[:page_break_before])
         end
       end
@@ -202,7 +203,8 @@ module Norvel
 
       def appearance(paragraph)
         l = letters(paragraph)
-        [l[:size], l[:bold], l[:italic], l[:caps], l[:small_caps], l[:underline], document_look(paragraph)[:align] == "center"]
+        centred = document_look(paragraph)[:align] == "center"
+        ((@appearances ||= {}.compare_by_identity)[l] ||= {})[centred] ||= [l[:size], l[:bold], l[:italic], l[:caps], l[:small_caps], l[:underline], centred].freeze
       end
 
       def lists
@@ -274,7 +276,7 @@ module Norvel
       end
 
       def letters(paragraph)
-        (@letters ||= {})[paragraph.id] ||= @document.letter_look(paragraph)
+        @document.letter_look(paragraph)
       end
 
       def size(paragraph)

@@ -44,8 +44,18 @@ module Norvel
       end
 
       def capitals?
-        letters = @text.gsub(/[^[:alpha:]]/, "")
-        letters.size >= 3 && letters == letters.upcase && letters != letters.downcase
+        return @capitals if defined?(@capitals)
+        @capitals = !@text.match?(/[[:lower:]]/) && @text.scan(/[[:upper:]]/).size >= 3
+      end
+
+      # What the words alone say for or against a heading, with the reasons.
+      def wording
+        @wording ||= weigh
+      end
+
+      # So much speaks against a heading that no look could make it one.
+      def running_text?
+        wording.first <= -8
       end
 
       def begins_small?
@@ -90,6 +100,28 @@ module Norvel
       end
 
       private
+
+      def weigh
+        score = 0.0
+        because = []
+        if words.between?(1, 8) && !text.match?(/[[:punct:]]\z/)
+          score += 1
+          because << "short, without a full stop"
+        end
+        score -= 1 if words > 12
+        score -= 2.5 if words > 18
+        score -= 4 if words > 28
+        score -= 3.5 if sentence? && !text.match?(/[?!]["”’»)]*\z/)
+        score -= 0.7 if text.match?(/[?!]\z/)
+        score -= 4 if text.match?(/[,;]\z/)
+        score -= 1.5 if text.end_with?(":")
+        score -= 3 if several_sentences?
+        score -= 2 if begins_small?
+        score -= 6 if caption
+        score -= 3 if bullet? || kind == :letter
+        score -= 4 if paged?
+        [score, because]
+      end
 
       # How the text is numbered, and at which depth: "2.1 Sources" is [:decimal, 2].
       def numbering

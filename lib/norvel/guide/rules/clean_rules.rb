@@ -58,13 +58,19 @@ module Norvel
           emphasis = @kept & Edits::ClearDirect::EMPHASIS
           kept = @kept - emphasis
           @direct_mend = Mend.new("clear_direct", "Clear it", true, ->(list, _) { Edits::ClearDirect.new(list.map(&:paragraph), keep: kept, keep_emphasis: emphasis) })
+          @asking_mend = @direct_mend.dup.tap { |mend| mend.safe = false }
         end
 
         def direct(paragraph)
           departures = departures(paragraph, @kept)
           return if departures.empty?
           said = departures.join(", ")
-          finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{said}", asked: "from the style", found: said, cause: [paragraph.style_id], mend: @direct_mend, cite: @guide.clean["cite"])
+          finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{said}", asked: "from the style", found: said, cause: [paragraph.style_id, speaking?(paragraph)], mend: speaking?(paragraph) ? @asking_mend : @direct_mend, cite: @guide.clean["cite"])
+        end
+
+        # Where the look alone says what a paragraph is, its formatting carries meaning as long as no style does.
+        def speaking?(paragraph)
+          @check.suggested?(paragraph) && @check.role(paragraph) != "table_text"
         end
 
         def keep

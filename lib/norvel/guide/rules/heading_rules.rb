@@ -6,7 +6,7 @@ module Norvel
       # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the same of a PDF).
       class HeadingRules < Family
         def self.asked(guide, _roles)
-          (guide.headings["skip_levels"] == false) ? ["headings.skip"] : []
+          [*("headings.skip" if guide.headings["skip_levels"] == false), *("headings.unmarked" if (1..6).any? { |n| guide.role("heading_#{n}")["style"] })]
         end
 
         def findings

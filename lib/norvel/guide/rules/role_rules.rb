@@ -6,6 +6,7 @@ module Norvel
       # role.<role>.style and role.<role>.<property>: what paragraphs of a role must look like. A value that comes from the
       # style is one cause for all its paragraphs, and its mend changes the style; one that was set by hand is cleared.
       class RoleRules < Family
+        SURE = 0.75 # a suggestion of less confidence asks first
         EVERYWHERE = %i[font size].freeze
 
         def self.asked(guide, roles)
@@ -22,6 +23,7 @@ module Norvel
           role = @check.role(paragraph)
           asked = @guide.role(role)
           return [] if asked.empty? || too_short?(asked, paragraph)
+          return [unmarked(paragraph, role, asked)].compact if @check.suggested?(paragraph)
           [style(paragraph, role, asked), *properties(paragraph, role, asked)].compact
         end
 
@@ -39,6 +41,19 @@ module Norvel
             mends[[to, of]] = Mend.new("apply_role_style", "Put them in #{to}", true, ->(list, guide) { Edits::ApplyRoleStyle.new(ids(list), to, guide.values(of)) })
           end
           finding("role.#{role}.style", paragraph:, message: "#{speak(role)} is in #{name}, not in #{wanted}", asked: wanted, found: name, cause: [name], mend: @style_mends[[wanted, role]], cite: asked["cite"])
+        end
+
+        # A paragraph that plays a role by its look alone. It is judged by the role's rules once it is in the role's style.
+        def unmarked(paragraph, role, asked)
+          wanted = asked["style"] or return
+          suggestion = @check.suggestions[paragraph.id]
+          sure = suggestion.confidence >= SURE
+          @unmarked_mends ||= Hash.new do |mends, (to, of, safe)|
+            mends[[to, of, safe]] = Mend.new("apply_role_style", "Put them in #{to}", safe, ->(list, guide) { Edits::ApplyRoleStyle.new(ids(list), to, guide.values(of)) })
+          end
+          rule = suggestion.heading? ? "headings.unmarked" : "role.#{role}.style"
+          message = "Looks like #{speak(role, lower: true)}, and is in #{@document.style_name(paragraph)}"
+          finding(rule, paragraph:, message:, asked: wanted, found: suggestion.because.first(3).join(", "), cause: [role, sure, @document.style_name(paragraph)], mend: @unmarked_mends[[wanted, role, sure]], cite: asked["cite"])
         end
 
         # Every judgement is made once for all paragraphs and runs that are set alike.
