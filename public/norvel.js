@@ -165,7 +165,7 @@
     0: () => putInRole("body"),
     ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((n) => [n, () => putInRole(`heading_${n}`)])),
   };
-  const stations = { a: "galley", f: "findings", h: "handover", l: "ledger" };
+  const stations = { s: "survey", a: "galley", f: "findings", h: "handover", l: "ledger" };
   let going = false;
 
   document.addEventListener("keydown", (event) => {

@@ -2,7 +2,7 @@
 
 # What every page needs: the document at hand, its frame, tokens, and words.
 module Page
-  STATIONS = [["Galley", "galley"], ["Findings", "findings"], ["Handover", "handover"]].freeze
+  STATIONS = [["Survey", "survey"], ["Galley", "galley"], ["Findings", "findings"], ["Handover", "handover"]].freeze
   SEVERITIES = {"must" => "◆", "should" => "▲", "advice" => "●"}.freeze
 
   def manuscript

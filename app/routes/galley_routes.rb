@@ -9,7 +9,7 @@ module GalleyRoutes
   def self.registered(app)
     app.get("/manuscripts/:id/galley") do
       near(params[:at].to_i)
-      @group = manuscript.check.groups.find { |group| group.key == params[:group] } if params[:group]
+      @picked = picked(params[:pick].to_s)
       station :galley
     end
 
@@ -23,6 +23,11 @@ module GalleyRoutes
       number = params[:number].to_i
       paragraphs = blocks[number] or halt 404
       partial(:block, number:, paragraphs:) + partial(:fresh_looks, paragraphs:)
+    end
+
+    app.get("/manuscripts/:id/survey_looks.css") do
+      content_type "text/css"
+      look_rules(survey.looks.map(&:example))
     end
 
     # The looks of the blocks that a page is drawn with.
@@ -77,6 +82,18 @@ module GalleyRoutes
         @at = document.include?(id) ? id : document.paragraphs.first&.id
         middle = @at ? block_of(@at) : 0
         @sent = [middle - NEAR, 0].max..[middle + NEAR, blocks.size - 1].min
+      end
+
+      # Paragraphs that another station points at: [what they are, their ids], or nil.
+      def picked(pick)
+        kind, key = pick.split(":", 2)
+        label, list = case kind
+        when "finding" then (group = manuscript.check.groups.find { |g| g.key == key }) && [group.first.message, group.paragraphs]
+        when "look" then (group = survey.looks.find { |g| g.key == key }) && ["Look #{group.letter}", group.paragraphs.map(&:id)]
+        when "hand" then SurveyView::JOBS.key?(key.to_s.to_sym) ? [SurveyView::JOBS[key.to_sym], survey.by_hand[key.to_sym].map(&:id)] : nil
+        when "miss" then (miss = survey.near_misses.misses.find { |m| miss_key(m) == key }) && ["#{miss.property.label} #{miss.property.spoken(miss.odd, unit)}", miss.paragraphs.map(&:id)]
+        end
+        [label, list] if list&.any?
       end
 
       # A style by its id, or the style that the guide names for a role.

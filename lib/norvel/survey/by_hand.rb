@@ -37,6 +37,41 @@ module Norvel
       def page_break?(paragraph)
         PAGE_BREAK.match?(paragraph.raw_text)
       end
+
+      # A number or bullet that stands in the text, where a list or a heading's numbering would do.
+      def typed_number?(paragraph)
+        traits = Traits.of(paragraph)
+        traits.bullet? || (%i[decimal roman letter chapter].include?(traits.kind) && traits.words >= 2 && paragraph.part != :table)
+      end
+
+      def typed_capitals?(paragraph)
+        Traits.of(paragraph).capitals? && Traits.of(paragraph).words >= 2
+      end
+
+      # Blank paragraphs in a row that push what follows to the next page.
+      PUSHING = 5
+
+      # The jobs by name, each with its paragraphs, in the order in which they are told.
+      def all(document)
+        worded = document.paragraphs.reject(&:blank?)
+        text = worded.reject { |paragraph| paragraph.part == :table }
+        {
+          blank_paragraphs: document.paragraphs.select(&:blank?), leading_tabs: text.select { |p| leading_tab?(p) }, leading_spaces: text.select { |p| leading_space?(p) }, double_spaces: worded.select { |p| double_space?(p) },
+          line_breaks: worded.select { |p| line_break?(p) }, typed_numbers: text.select { |p| typed_number?(p) }, page_break_runs: document.paragraphs.select { |p| page_break?(p) } | pushing(document),
+          whole_bold: text.select { |p| whole?(document, p, :bold) }, whole_underlined: text.select { |p| whole?(document, p, :underline) }, typed_capitals: text.select { |p| typed_capitals?(p) }
+        }
+      end
+
+      # The first of each run of blank paragraphs that is long enough to push.
+      def pushing(document)
+        document.paragraphs.chunk_while { |one, other| one.blank? && other.blank? }.filter_map { |run| run.first if run.first.blank? && run.size >= PUSHING }
+      end
+
+      # Set by hand on every word, where the style does not ask for it.
+      def whole?(document, paragraph, name)
+        property = Styles::Properties[name]
+        paragraph.letters.any? && paragraph.letters.all? { |run| run.direct.key?(name) && property.type.json(run.direct[name]) == true }
+      end
     end
   end
 end

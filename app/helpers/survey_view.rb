@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+# How the survey is drawn.
+module SurveyView
+  AXIS = 430.0
+  JOBS = {
+    blank_paragraphs: "Blank paragraphs", leading_tabs: "Tabs as indents", leading_spaces: "Spaces as indents", double_spaces: "Double spaces", line_breaks: "Line breaks inside", typed_numbers: "Numbers and bullets typed",
+    page_break_runs: "Page breaks by hand", whole_bold: "Bold on whole paragraphs", whole_underlined: "Underline on whole paragraphs", typed_capitals: "Capitals typed"
+  }.freeze
+  ROLE_WORDS = Hash.new { |_, role| role.tr("_", " ") }.merge("quote" => "block quotation", "body" => "body text", "reference_entry" => "reference", "list_item" => "list item").freeze
+
+  def survey
+    @survey ||= Norvel::Survey.of(document)
+  end
+
+  # Figures that matter are strong.
+  def survey_sentence
+    h(Norvel::Survey::Sentence.of(survey)).gsub(/\*([^*]+)\*/, '<b>\1</b>')
+  end
+
+  def role_words(role)
+    ROLE_WORDS[role]
+  end
+
+  def miss_key(miss)
+    Digest::SHA256.hexdigest([miss.property.name, miss.role, miss.usual, miss.odd].inspect)[0, 12]
+  end
+
+  def strip_unit(property)
+    return "lines" if property.name == :line_spacing
+    %i[indent_left indent_right first_line].include?(property.name) ? unit : "pt"
+  end
+
+  def strip_number(property, value)
+    return Norvel::Length.plain(value.round(2)) if strip_unit(property) == "lines"
+    Norvel::Length.plain(Norvel::Length.units(value, strip_unit(property)).round(2).to_f)
+  end
+
+  # A property's values drawn to scale, dots as large as their counts; near misses bracketed. Nil where there is one value only.
+  def strip(name)
+    property = Norvel::Styles::Properties[name]
+    spots = survey.near_misses.spots(name)
+    return if spots.size < 2
+    low, high = spots.map(&:value).minmax
+    most = spots.map(&:count).max
+    x = ->(value) { (18 + ((value - low) / (high - low) * (AXIS - 36))).round(1) }
+    misses = survey.near_misses.misses.select { |miss| miss.property.name == name }
+    odd = misses.to_h { |miss| [survey.near_misses.measure(name, miss.odd), miss] }
+    dots = spots.map { |spot| %(<circle class="dot#{" odd" if odd.key?(spot.value)}" cx="#{x[spot.value]}" cy="27" r="#{(2.5 + (11 * Math.sqrt(spot.count.fdiv(most)))).round(1)}"><title>#{strip_number(property, spot.value)} #{strip_unit(property)}: #{counted(spot.count, "paragraph")}</title></circle>) }
+    %(<svg class="strip" width="#{AXIS.to_i}" height="60" viewBox="0 0 #{AXIS.to_i} 60" role="img" aria-label="#{h(property.label)}: #{spots.map { |s| "#{strip_number(property, s.value)} #{strip_unit(property)} in #{s.count}" }.join(", ")}"><path class="axis" d="M4 27H#{AXIS.to_i - 4}"/>#{dots.join}#{strip_labels(property, spots, x, most)}#{misses.map { |miss| bracket_of(miss, name, x) }.join}</svg>)
+  end
+
+  # Values are written where there is room for them, the most frequent first.
+  def strip_labels(property, spots, x, _most)
+    taken = []
+    spots.sort_by { |spot| -spot.count }.filter_map do |spot|
+      at = x[spot.value]
+      next if taken.any? { |other| (other - at).abs < 26 }
+      taken << at
+      %(<text class="stripnum" x="#{at}" y="9" text-anchor="middle">#{strip_number(property, spot.value)}</text>)
+    end.join
+  end
+
+  def bracket_of(miss, name, x)
+    from, to = [miss.odd, miss.usual].map { |value| x[survey.near_misses.measure(name, value)] }.minmax
+    %(<path class="near" d="M#{(from - 4).round(1)} 42v6H#{(to + 4).round(1)}v-6"/>)
+  end
+end

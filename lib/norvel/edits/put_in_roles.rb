@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Puts paragraphs in the styles of the roles they play, as one change. A style that is missing is made with the guide's
+    # values, or with the look that most of its paragraphs have where the guide says nothing of the role.
+    class PutInRoles < Edit
+      STYLES = {"title" => "Title", "subtitle" => "Subtitle", "body" => "Body Text", "quote" => "Block Quote", "list_item" => "List Paragraph", "caption" => "Caption", "table_text" => "Table Text",
+                "reference_entry" => "Bibliography", "code" => "Plain Text"}.merge((1..6).to_h { |n| ["heading_#{n}", "Heading #{n}"] }).freeze
+
+      # The style for a role: the guide's, or the usual one; nil for roles that have none (contents entries, others).
+      def self.style_name(role, guide)
+        guide.role(role)["style"] || STYLES[role]
+      end
+
+      # roles: {"heading_1" => [ids], …}; clear: as for AssignStyle
+      def initialize(roles, guide, clear: :nothing)
+        @roles = roles
+        @guide = guide
+        @clear = clear
+      end
+
+      def change(document)
+        raise Refused, "No role is chosen." if @roles.empty?
+        @roles.inject(document) { |now, (role, ids)| put(now, role, ids) }
+      end
+
+      def title(_document)
+        "Put #{count(@roles.values.sum(&:size))} in the styles of #{count(@roles.size, "role")}"
+      end
+
+      private
+
+      def put(document, role, ids)
+        name = self.class.style_name(role, @guide) or raise Refused, "There is no style for #{role.tr("_", " ")}."
+        unless document.sheet.named(name, "paragraph")
+          values = @guide.values(role)
+          document = DefineStyle.new(name, values: values.empty? ? StyleFromLook.values(document, ids) : values).change(document)
+        end
+        AssignStyle.new(ids, document.sheet.named(name, "paragraph").id, clear: @clear).change(document)
+      end
+    end
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Norvel
+  # What is in a file, as opposed to what it looks like: look groups, near misses, formatting and spacing by hand, roles, outline.
+  module Survey
+    def self.of(document)
+      Report.new(document)
+    end
+
+    # Everything the survey tells of one document, each worked out when asked.
+    class Report
+      attr_reader :document
+
+      def initialize(document)
+        @document = document
+      end
+
+      def looks
+        @looks ||= Looks.new(document).groups
+      end
+
+      def near_misses
+        @near_misses ||= NearMisses.new(document)
+      end
+
+      def by_hand
+        @by_hand ||= ByHand.all(document)
+      end
+
+      def outline
+        @outline ||= Outline.new(document)
+      end
+
+      def read_aloud
+        @read_aloud ||= ReadAloud.new(document).lines
+      end
+
+      def styles_used
+        document.uses.sort_by { |_, count| -count }.map { |id, count| [document.sheet[id].name, count] }
+      end
+
+      # Paragraphs, and runs, that set something themselves.
+      def direct
+        worded = document.paragraphs
+        {paragraphs: worded.count { |p| p.direct.keys.any? { |slot| looked?(slot) } }, runs: worded.sum { |p| p.runs.count { |r| r.direct.keys.any? { |slot| looked?(slot) } } }}
+      end
+
+      # The JSON of `survey` (docs/command-line.md).
+      def to_h
+        places = document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
+        indexes = ->(list) { list.map { |paragraph| places.fetch(paragraph.id) } }
+        {
+          paragraphs: document.paragraphs.size, words: document.word_count, blank_paragraphs: by_hand[:blank_paragraphs].size, styles_used: styles_used.map { |name, count| {name:, count:} },
+          looks: looks.map { |group| look(group, indexes) }, near_misses: near_misses.misses.map { |miss| miss(miss, indexes) }, direct:,
+          spacing_by_hand: by_hand.slice(:blank_paragraphs, :leading_spaces, :leading_tabs, :double_spaces, :line_breaks, :typed_numbers, :page_break_runs).transform_values(&indexes),
+          roles: document.paragraphs.map { |paragraph| document.suggestions[paragraph.id].then { |s| {index: places[paragraph.id], role: s.role, confidence: s.confidence.round(2), because: s.because} } }
+        }
+      end
+
+      private
+
+      def looked?(slot)
+        Styles::Properties[slot].clear != :keep
+      end
+
+      def look(group, indexes)
+        {look: group.letter, count: group.size, role: group.role, style: document.style_name(group.paragraphs.first), effective: group.look.to_json_hash(:paragraph).merge(group.letters.to_json_hash(:run)),
+         example: group.example.text[0, 120], indexes: indexes[group.paragraphs]}
+      end
+
+      def miss(miss, indexes)
+        said = ->(value) { value.is_a?(Hash) ? value[:value] : miss.property.type.json(value) }
+        {property: miss.property.json, usual: said[miss.usual], odd: said[miss.odd], indexes: indexes[miss.paragraphs]}
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # Look groups: the paragraphs that a reader sees as one kind of text, since they have the same effective formatting;
+    # emphasis on words inside does not split a group. Most paragraphs first.
+    class Looks
+      # letter: "A" for the largest group, then "B" …, after Z "AA"; look, letters: Styles::Look; role: that of most, with the
+      # Suggestion that most have
+      Group = Struct.new(:letter, :look, :letters, :paragraphs, :role, :suggestion, keyword_init: true) do
+        def size
+          paragraphs.size
+        end
+
+        # The first paragraph long enough to show the look.
+        def example
+          paragraphs.find { |paragraph| paragraph.word_count >= 4 } || paragraphs.first
+        end
+
+        # A name for addresses that stays while the look does.
+        def key
+          Digest::SHA256.hexdigest([look.values, letters.values].inspect)[0, 12]
+        end
+      end
+
+      def initialize(document)
+        @document = document
+      end
+
+      def groups
+        @groups ||= @document.paragraphs.reject(&:blank?).group_by { |paragraph| [@document.look(paragraph), @document.letter_look(paragraph)] }
+          .sort_by.with_index { |(_, list), index| [-list.size, index] }.each_with_index.map { |((look, letters), list), index| group(look, letters, list, index) }
+      end
+
+      private
+
+      def group(look, letters, list, index)
+        role = list.map { |paragraph| @document.suggestions.role(paragraph.id) }.tally.max_by(&:last).first
+        suggestion = list.map { |paragraph| @document.suggestions[paragraph.id] }.find { |s| s.role == role }
+        Group.new(letter: name(index), look:, letters:, paragraphs: list, role:, suggestion:)
+      end
+
+      def name(index)
+        (index < 26) ? (65 + index).chr : name((index / 26) - 1) + name(index % 26)
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # What assistive technology would announce, in its order: a small stand-in for a screen reader that goes by structure and
+    # never by looks.
+    class ReadAloud
+      Line = Struct.new(:announced, :text, :paragraph)
+
+      def initialize(document)
+        @document = document
+        @marked = Outline.new(document).marked.to_h { |entry| [entry.paragraph.id, entry.level] }
+      end
+
+      def lines
+        table = false
+        @lines ||= @document.paragraphs.flat_map do |paragraph|
+          entered = paragraph.part == :table && !table
+          table = paragraph.part == :table
+          [*(Line.new("table", "", paragraph) if entered), *announce(paragraph)]
+        end
+      end
+
+      private
+
+      def announce(paragraph)
+        images = paragraph.raw_text.count(Document::Run::OBJECT)
+        lines = Array.new(images) { Line.new("image, no description that Norvel knows of", "", paragraph) }
+        return lines + [Line.new("blank", "", paragraph)] if paragraph.blank?
+        return lines if paragraph.sealed_text.empty?
+        lines + [Line.new(kind(paragraph), paragraph.sealed_text, paragraph)]
+      end
+
+      def kind(paragraph)
+        return "heading level #{@marked[paragraph.id]}" if @marked[paragraph.id]
+        marker = @document.markers[paragraph.id]
+        return "list item#{" #{marker}" unless marker.empty?}" if marker
+        (paragraph.part == :table) ? "cell" : "text"
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # The survey in one honest sentence or two; figures that matter stand between asterisks.
+    module Sentence
+      module_function
+
+      def of(survey)
+        document = survey.document
+        worded = document.paragraphs.size - survey.by_hand[:blank_paragraphs].size
+        return "The document holds no text." if worded.zero?
+        [wearing(survey, worded), blanks(survey), headings(survey)].compact.join(" ")
+      end
+
+      def wearing(survey, worded)
+        looks, styles = survey.looks.size, survey.styles_used.size
+        return "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* by *#{counted(styles, "style")}*: what is seen is what the styles say." if survey.direct.values.sum.zero?
+        "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* but #{(styles < looks) ? "only " : ""}*#{counted(styles, "style")}*."
+      end
+
+      def blanks(survey)
+        count = survey.by_hand[:blank_paragraphs].size
+        "*#{count}* more #{(count == 1) ? "is" : "are"} blank." if count.positive?
+      end
+
+      def headings(survey)
+        seen, marked = survey.outline.seen.size, survey.outline.marked.size
+        return "Nothing looks like a heading." if seen.zero? && marked.zero?
+        return "All *#{seen}* headings are marked as such." if seen == marked && survey.outline.seen.all?(&:marked)
+        unmarked = survey.outline.seen.count { |entry| !entry.marked }
+        "*#{seen}* look like headings; *#{(seen == unmarked) ? "none" : seen - unmarked}* #{(seen - unmarked == 1 || seen == unmarked) ? "is" : "are"} marked as one."
+      end
+
+      def counted(count, noun)
+        "#{count} #{noun}#{"s" unless count == 1}"
+      end
+    end
+  end
+end
