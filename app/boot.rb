@@ -14,6 +14,7 @@ require "rack/session"
 require "rack/attack"
 require "fileutils"
 require "securerandom"
+require "timeout"
 
 FileUtils.mkdir_p(File.expand_path("../storage", __dir__))
 %w[models helpers routes].each { |folder| Dir[File.join(__dir__, folder, "*.rb")].sort.each { |path| require path } }

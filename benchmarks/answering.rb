@@ -12,7 +12,7 @@ ActiveRecord::Base.logger = nil
 ActiveRecord::Migration.verbose = false
 ActiveRecord::MigrationContext.new(File.expand_path("../db/migrate", __dir__)).migrate
 ActiveRecord::Base.connection.execute("PRAGMA journal_mode = WAL")
-include Rack::Test::Methods
+self.class.include(Rack::Test::Methods)
 
 def app = Web
 

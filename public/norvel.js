@@ -165,6 +165,17 @@
     0: () => putInRole("body"),
     ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((n) => [n, () => putInRole(`heading_${n}`)])),
   };
+  const like = async (by, id) => select(await fetch(path(`galley/like?by=${by}&paragraph=${id}`)).then((r) => r.json()));
+  const here = () => at ?? [...selection][0];
+  Object.assign(keys, {
+    A: () => here() && like("look", here()), S: () => here() && like("style", here()), R: () => here() && like("role", here()), N: () => here() && like("section", here()), E: () => select(order),
+    "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
+  });
+  function letterAction(key) {
+    const action = JSON.parse(galley().dataset.letters || "{}")[key];
+    if (action && selection.size) post("edits/style", { ids: spans(selection), ...action });
+    return action;
+  }
   const stations = { s: "survey", a: "galley", f: "findings", h: "handover", l: "ledger" };
   let going = false;
 
@@ -188,15 +199,16 @@
     if (keys[event.key]) {
       keys[event.key]();
       event.preventDefault();
-    }
+    } else letterAction(event.key);
   });
 
   document.addEventListener("click", async (event) => {
-    const like = event.target.closest("[data-like]");
-    if (like) {
-      const found = await fetch(path(`galley/like?by=${like.dataset.like}&paragraph=${like.dataset.paragraph}`)).then((r) => r.json());
-      return select(found);
-    }
+    const alike = event.target.closest("[data-like]");
+    if (alike) return like(alike.dataset.like, alike.dataset.paragraph);
+    const reads = event.target.closest("[data-role]");
+    if (reads) return putInRole(reads.dataset.role);
+    if (event.target.closest("#everything")) return select(order);
+    if (event.target.closest("#keys-button")) return $("#keys").showModal();
     if (event.target.closest("#select-group")) return select(event.target.dataset.ids.split(",").map(Number));
     if (event.target.closest("#marks")) {
       const hidden = galley().classList.toggle("unmarked");
@@ -226,9 +238,52 @@
     }
   });
 
+  // --- a range by dragging over rows ---
+  let dragFrom = null;
+  document.addEventListener("mousedown", (event) => {
+    const from = event.target.closest("#galley .row");
+    dragFrom = from && event.button === 0 && event.target.closest(".gcell, .scell") && !event.shiftKey ? Number(from.dataset.id) : null;
+    if (dragFrom !== null && !event.target.matches("input")) event.preventDefault();
+  });
+  document.addEventListener("mouseover", (event) => {
+    const over = dragFrom !== null && event.buttons === 1 && event.target.closest("#galley .row");
+    if (!over || Number(over.dataset.id) === dragFrom) return;
+    const [a, b] = [order.indexOf(dragFrom), order.indexOf(Number(over.dataset.id))].sort((x, y) => x - y);
+    anchor = dragFrom;
+    dragged = true;
+    select(order.slice(a, b + 1));
+  });
+  let dragged = false;
+  document.addEventListener("click", (event) => {
+    if (!dragged) return;
+    dragged = false;
+    event.stopPropagation();
+  }, true);
+  document.addEventListener("mouseup", () => { dragFrom = null; setTimeout(() => (dragged = false)); });
+
+  // --- find: selects what it finds and goes to the first ---
+  $("#find")?.addEventListener("submit", async (event) => {
+    event.preventDefault();
+    const answer = await fetch(path(`galley/find?q=${encodeURIComponent($("#q").value)}`), { headers: { "HX-Request": "true" } });
+    if (!answer.ok) return ($("#said").innerHTML = await answer.text());
+    const found = await answer.json();
+    $("#said").innerHTML = "";
+    select(found);
+    if (found.length) go(found[0], "center");
+    if (!found.length) $("#selected").textContent = "· nothing found";
+    $("#q").blur();
+  });
+
+  // --- pasted HTML keeps its structure ---
+  $("#paste-text")?.addEventListener("paste", (event) => {
+    const html = event.clipboardData.getData("text/html");
+    if (html) $("#paste-html").value = html;
+  });
+
   // --- htmx ---
   document.addEventListener("htmx:configRequest", (event) => {
     if ("version" in event.detail.parameters || event.detail.verb === "post") event.detail.parameters.version = document.body.dataset.version;
+    if (galley()) event.detail.parameters.loaded = all(".block:not(.waiting)", galley()).map((block) => block.dataset.block).join(",");
     if (event.detail.headers) event.detail.headers["X-CSRF-Token"] = JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"];
   });
   document.addEventListener("document-changed", (event) => { document.body.dataset.version = event.detail.version; });

@@ -9,10 +9,10 @@ module GalleyRow
   SPECIAL = /[\t\n\f\v\u00A0\uFFF9\uFFFA\uFFFC]| {2,}/
 
   # The text of a paragraph as HTML in its look.
-  def set_text(paragraph)
+  def set_text(paragraph, whose = document)
     paragraph.runs.map do |run|
       next "" if run.text.empty?
-      %(<span class="#{look_class(document.run_look(run, paragraph), :run)}">#{run_html(run.text)}</span>)
+      %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}">#{run_html(run.text)}</span>)
     end.join
   end
 

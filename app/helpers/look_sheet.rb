@@ -12,12 +12,14 @@ module LookSheet
   end
 
   # The rules for all looks that these paragraphs have.
-  def look_rules(paragraphs)
+  def look_rules(paragraphs, whose = document)
     rules = {}
     paragraphs.each do |paragraph|
-      look = document.look(paragraph)
+      look = whose.look(paragraph)
       rules[look_class(look, :paragraph)] ||= paragraph_rule(look)
-      paragraph.runs.each { |run| rules[look_class(run_look = document.run_look(run, paragraph), :run)] ||= run_rule(run_look) }
+      letters = whose.letter_look(paragraph)
+      rules[look_class(letters, :run)] ||= run_rule(letters)
+      paragraph.runs.each { |run| rules[look_class(run_look = whose.run_look(run, paragraph), :run)] ||= run_rule(run_look) }
     end
     rules.map { |name, declarations| ".#{name}{#{declarations}}" }.join("\n")
   end

@@ -46,10 +46,23 @@ module GalleyRoutes
       paragraph = document.paragraph(params[:paragraph].to_i)
       like = case params[:by]
       when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
+      when "role" then ->(other) { document.suggestions.role(other.id) == document.suggestions.role(paragraph.id) }
+      when "section" then section_from(paragraph)
       else ->(other) { document.look(other) == document.look(paragraph) && document.letter_look(other) == document.letter_look(paragraph) }
       end
       content_type :json
       document.paragraphs.select { |other| !other.blank? && like[other] }.map(&:id).to_json
+    end
+
+    # Paragraphs that hold a text, or match a pattern between slashes.
+    app.get("/manuscripts/:id/galley/find") do
+      content_type :json
+      matching(params[:q].to_s).to_json
+    end
+
+    app.post("/manuscripts/:id/letters") do
+      set_letter(params[:style].to_s, params[:letter])
+      redirect to(path_to("galley")), 303
     end
 
     app.post("/manuscripts/:id/edits/style") do
@@ -84,6 +97,26 @@ module GalleyRoutes
         @sent = [middle - NEAR, 0].max..[middle + NEAR, blocks.size - 1].min
       end
 
+      # Everything from here to the next heading of the same level or a higher one.
+      def section_from(paragraph)
+        start = document.position(paragraph.id)
+        level = document.suggestions[paragraph.id].level || 6
+        rest = document.paragraphs.drop(start + 1)
+        inside = rest.take_while { |other| (found = document.suggestions[other.id].level).nil? || found > level }
+        ids = [paragraph, *inside].to_h { |other| [other.id, true] }
+        ->(other) { ids[other.id] }
+      end
+
+      def matching(sought)
+        return [] if sought.strip.empty?
+        test = (pattern = sought[%r{\A/(.+)/\z}, 1]) ? Regexp.new(pattern[0, 300]) : Regexp.new(Regexp.escape(sought), Regexp::IGNORECASE)
+        Timeout.timeout(2) { document.paragraphs.select { |paragraph| test.match?(paragraph.text.strip) }.map(&:id) }
+      rescue RegexpError => error
+        raise Norvel::Refused, "The pattern can't be read: #{error.message.split(":").first}."
+      rescue Timeout::Error
+        raise Norvel::Refused, "The pattern takes too long on this text: make it simpler."
+      end
+
       # Paragraphs that another station points at: [what they are, their ids], or nil.
       def picked(pick)
         kind, key = pick.split(":", 2)
@@ -101,8 +134,7 @@ module GalleyRoutes
         clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
         return Norvel::Edits::AssignStyle.new(chosen_ids, params[:style].to_s, clear:) unless params[:role]
         raise Norvel::Refused, "There is no such role." unless Norvel::Guide::ROLES.include?(params[:role])
-        name = manuscript.rules.role(params[:role])["style"] || {"body" => "Body Text"}.fetch(params[:role]) { params[:role].tr("_", " ").capitalize }
-        Norvel::Edits::ApplyRoleStyle.new(chosen_ids, name, manuscript.rules.values(params[:role]))
+        Norvel::Edits::PutInRoles.new({params[:role] => chosen_ids}, manuscript.rules, clear:)
       end
 
       def perform(edit)
@@ -125,7 +157,9 @@ module GalleyRoutes
         return if before.paragraphs.size != document.paragraphs.size
         styles = !before.sheet.equal?(document.sheet)
         touched = document.paragraphs.each_with_index.reject { |paragraph, index| paragraph.equal?(before.paragraphs[index]) && !styles }
-        (touched.size <= FEW) ? touched.map(&:first) : nil
+        return if touched.size > FEW
+        shown = params[:loaded].to_s.split(",").to_h { |number| [number.to_i, true] }
+        touched.select { |_, index| shown[index / GalleyRow::BLOCK] }.map(&:first)
       end
 
       def back_to

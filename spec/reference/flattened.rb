@@ -134,7 +134,7 @@ module Flattened
     end
     Text.new(language, scheme, seed).paragraphs.each do |role, text, part, lead|
       paragraph, run = scheme.fetch(role.to_sym) { (role == "reference_entry") ? [{indent_left: 36.0, first_line: -36.0}, scheme[:body][1]] : scheme[:body] }
-      run = run.reject { |key, _| key == :caps }
+      run = run.except(:caps)
       run = run.merge(size: run[:size] + 0.5) if dice.rand < 0.03
       paragraph = paragraph.merge(indent_left: paragraph[:indent_left] + 0.85) if paragraph[:indent_left] && dice.rand < 0.2
       put.call("blank", :body, {}, []) if part == :body && dice.rand < ((role.start_with?("heading") || role == "title") ? 0.5 : 0.2)

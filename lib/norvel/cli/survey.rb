@@ -19,7 +19,7 @@ module Norvel
       end
 
       def text(survey)
-        @out.puts Norvel::Survey::Sentence.of(survey).gsub("*", "")
+        @out.puts Norvel::Survey::Sentence.of(survey).delete("*")
         @out.puts "looks:"
         survey.looks.each { |group| @out.puts "  #{group.letter}\t#{group.size}\t#{group.role}\t#{survey.document.style_name(group.paragraphs.first)}\t#{group.example.text[0, 60].tr("\n\t", "  ")}" }
         @out.puts "near misses:" if survey.near_misses.misses.any?

@@ -26,7 +26,8 @@ module Norvel
       end
 
       def title(_document)
-        "Put #{count(@roles.values.sum(&:size))} in the styles of #{count(@roles.size, "role")}"
+        where = (@roles.size == 1) ? self.class.style_name(@roles.keys.first, @guide) : "the styles of #{@roles.size} roles"
+        "Put #{count(@roles.values.sum(&:size))} in #{where}"
       end
 
       private

@@ -50,7 +50,7 @@ module Norvel
 
       def rank
         by_kind = @headings.group_by { |paragraph| @kinds[paragraph.id] }
-        ordered = by_kind.keys.sort_by { |kind| kind.prominence.map { |value| -value } }
+        ordered = (by_kind.keys | @marked.keys).sort_by { |kind| kind.prominence.map { |value| -value } }
         numbered = by_kind.transform_values { |list| depth(list) }
         levels = {}
         ordered.each { |kind| levels[kind] = @marked[kind] || numbered[kind] || between(kind, ordered, numbered, levels, by_kind) }
@@ -82,7 +82,7 @@ module Norvel
 
       # A single heading of a look of its own among many of nearly the same (by size) is one of them.
       def same_use?(kind, other, by_kind)
-        by_kind[kind].size == 1 && by_kind[other].size >= 3 && (kind.size - other.size).abs <= 0.5 && kind.bold == other.bold && kind.italic == other.italic
+        by_kind[kind].size == 1 && by_kind.fetch(other, []).size >= 3 && (kind.size - other.size).abs <= 0.5 && kind.bold == other.bold && kind.italic == other.italic
       end
     end
   end

@@ -17,7 +17,7 @@ module Norvel
         @lines ||= @document.paragraphs.flat_map do |paragraph|
           entered = paragraph.part == :table && !table
           table = paragraph.part == :table
-          [*(Line.new("table", "", paragraph) if entered), *announce(paragraph)]
+          (entered ? [Line.new("table", "", paragraph)] : []) + announce(paragraph)
         end
       end
 

@@ -16,7 +16,7 @@ module Norvel
       def wearing(survey, worded)
         looks, styles = survey.looks.size, survey.styles_used.size
         return "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* by *#{counted(styles, "style")}*: what is seen is what the styles say." if survey.direct.values.sum.zero?
-        "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* but #{(styles < looks) ? "only " : ""}*#{counted(styles, "style")}*."
+        "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* but #{"only " if styles < looks}*#{counted(styles, "style")}*."
       end
 
       def blanks(survey)

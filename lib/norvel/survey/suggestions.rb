@@ -81,8 +81,10 @@ module Norvel
 
       # The largest text of the first page is the title; what stands with it is not body text.
       def title_page
+        marked = @worded.first(TITLE_ZONE).find { |paragraph| known?(paragraph) && @found[paragraph.id].role == "title" }
         zone = title_zone
-        return if zone.empty? || @found.each_value.any? { |s| s.role == "title" }
+        return others_on_title_page([marked, *zone].sort_by { |paragraph| @document.position(paragraph.id) }, marked) if marked
+        return if zone.empty?
         largest = zone.map { |paragraph| size(paragraph) }.max
         return unless largest >= @body.size + 2
         title = zone.find { |paragraph| size(paragraph) == largest && !Traits.of(paragraph).chapter? && !Traits.of(paragraph).heading_word? && Traits.of(paragraph).kind != :decimal } or return
@@ -112,7 +114,7 @@ module Norvel
           put(sub, "subtitle", 0.75, "second largest, under the title")
         end
         ends = rest.index { |paragraph| looks_like_heading?(paragraph) } || rest.size
-        (zone.take(zone.index(title)) + rest.take(ends)).each do |paragraph|
+        (zone.take_while { |paragraph| paragraph != title } + rest.take(ends)).each do |paragraph|
           next if known?(paragraph)
           put(paragraph, "other", 0.7, "on the title page") if document_look(paragraph)[:align] == "center" || Traits.of(paragraph).words <= 12
         end
@@ -219,7 +221,8 @@ module Norvel
       end
 
       def typed_item?(paragraph, traits)
-        return false unless (traits.kind == :decimal && traits.depth == 1) || %i[letter roman].include?(traits.kind)
+        return false unless %i[decimal letter roman].include?(traits.kind)
+        return false if traits.kind == :decimal && traits.depth > 1
         [@preceding, @following].any? { |side| (other = side[paragraph.id]) && Traits.of(other).then { |t| t.kind == traits.kind && t.depth == traits.depth } }
       end
 

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+# The letters for putting paragraphs in styles: the person's own, and for the usual roles one from the start.
+module StyleLetters
+  USUAL = {"q" => "quote", "c" => "caption", "l" => "list_item", "r" => "reference_entry", "t" => "table_text", "i" => "title", "p" => "code"}.freeze
+  RESERVED = %w[j k x u g].freeze
+
+  # {"q" => style id}
+  def own_letters
+    JSON.parse(manuscript.letters || "{}").select { |_, id| document.sheet[id] }
+  end
+
+  # The letter that puts paragraphs in this style, or nil.
+  def letter_of(style)
+    own_letters.key(style.id) || usual_letters.key(style.name)
+  end
+
+  def usual_letters
+    USUAL.reject { |letter, _| own_letters.key?(letter) }.transform_values { |role| Norvel::Edits::PutInRoles.style_name(role, manuscript.rules) }.compact
+  end
+
+  # What the keys of the galley do: {"q" => {style: id}} or {role: name}.
+  def letter_actions
+    USUAL.transform_values { |role| {role:} }.merge(own_letters.transform_values { |id| {style: id} })
+  end
+
+  def set_letter(style_id, letter)
+    letter = letter.to_s.strip.downcase
+    raise Norvel::Refused, "A letter from a to z, please; #{RESERVED.join(", ")} have other work." if !letter.empty? && (RESERVED.include?(letter) || !letter.match?(/\A[a-z]\z/))
+    raise Norvel::Refused, "There is no such style." unless document.sheet[style_id]
+    letters = own_letters.reject { |key, id| key == letter || id == style_id }
+    letters[letter] = style_id unless letter.empty?
+    manuscript.update_columns(letters: letters.to_json)
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+# Edits that change words or where paragraphs end, made in the galley; and text that is pasted in.
+module WordsRoutes
+  # What stands in a text field for what has no letter: a line break, a page break, a column break.
+  SHOWN = {"\n" => "↵", "\f" => "⇟", "\v" => "⇥"}.freeze
+
+  def self.registered(app)
+    app.post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
+    app.post("/manuscripts/:id/edits/join") { perform Norvel::Edits::JoinParagraphs.new(one_id) }
+    app.post("/manuscripts/:id/edits/add") { perform Norvel::Edits::AddParagraphs.text(one_id, params[:text].to_s.tr("\r\n", " ").strip) }
+    app.post("/manuscripts/:id/edits/delete") { perform Norvel::Edits::DeleteParagraphs.new(chosen_ids) }
+    app.post("/manuscripts/:id/edits/case") { perform Norvel::Edits::ChangeCase.new(chosen_ids, params[:case].to_s) }
+    app.post("/manuscripts/:id/edits/run_in") { perform Norvel::Edits::RunIn.new(chosen_ids, on: params[:on] == "1") }
+
+    app.get("/manuscripts/:id/paste") do
+      @after = document.include?(params[:after].to_i) ? params[:after].to_i : document.paragraphs.last&.id
+      station :paste
+    end
+
+    # Shown before it goes in; with keep it goes in.
+    app.post("/manuscripts/:id/paste") do
+      @after = params[:after].to_i
+      @source = params[:html].to_s.strip.empty? ? params[:text].to_s : params[:html].to_s
+      @blocks = params[:html].to_s.strip.empty? ? Norvel::Pasted.plain(@source) : Norvel::Pasted.html(@source)
+      raise Norvel::Refused, "There are no words in what was pasted." if @blocks.empty?
+      @pieces = Norvel::Pasted.pieces(@blocks, document, manuscript.rules)
+      next station(:paste) unless params[:keep]
+      manuscript.perform(Norvel::Edits::AddParagraphs.new(@after, @pieces), version: params[:version])
+      redirect to(path_to("galley", at: @after)), 303
+    end
+
+    app.get("/manuscripts/:id/beside") do
+      @pairs = pairs
+      @page = params[:page].to_i.clamp(0, [(@pairs.size - 1) / PAIRS, 0].max)
+      station :beside
+    end
+
+    app.get("/manuscripts/:id/beside.css") do
+      content_type "text/css"
+      shown = pairs.slice(params[:page].to_i.clamp(0, 10_000) * PAIRS, PAIRS).to_a
+      look_rules(shown.filter_map(&:first), manuscript.first_document) + "\n" + look_rules(shown.filter_map(&:last))
+    end
+
+    app.helpers do
+      def one_id
+        chosen_ids.first or raise Norvel::Refused, "Nothing is selected."
+      end
+
+      # The text field's lines: each a paragraph; signs are what they stand for.
+      def typed_texts
+        texts = params[:text].to_s.tr("\r", "").split("\n").map { |line| SHOWN.inject(line) { |text, (sign, shown)| text.gsub(shown, sign) } }.reject(&:empty?)
+        raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it." if texts.empty?
+        texts
+      end
+
+      def field_text(paragraph)
+        SHOWN.inject(paragraph.raw_text) { |text, (sign, shown)| text.gsub(sign, shown) }
+      end
+
+      # The paragraphs as they came and as they are, in step: [original, copy], either nil.
+      def pairs
+        first = manuscript.first_document.paragraphs
+        now = document.paragraphs
+        places = now.each_with_index.to_h { |paragraph, index| [paragraph.id, index] }
+        done = 0
+        list = first.flat_map do |paragraph|
+          place = places[paragraph.id]
+          next [[paragraph, nil]] if place.nil? || place < done
+          added = now[done...place].map { |other| [nil, other] }
+          done = place + 1
+          added << [paragraph, now[place]]
+        end
+        list + now[done..].map { |other| [nil, other] }
+      end
+    end
+  end
+
+  PAIRS = 60
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Adds paragraphs after one. A single text takes the style that follows on that paragraph's.
+    class AddParagraphs < Edit
+      # A paragraph to add: the id of its style (nil for the next style), and its runs as [text, {bold: true, …}].
+      Piece = Struct.new(:style, :runs)
+
+      def initialize(after, pieces)
+        @after = after
+        @pieces = pieces
+      end
+
+      # One paragraph of plain text.
+      def self.text(after, text)
+        new(after, [Piece.new(nil, [[text, {}]])])
+      end
+
+      def change(document)
+        raise Refused, "There is nothing to add." if @pieces.empty? || @pieces.all? { |piece| piece.runs.all? { |text, _| text.strip.empty? } }
+        position = document.position(@after)
+        before = document.paragraphs[position]
+        raise Refused, "Nothing can be added here: the cell or box ends with this paragraph." if before.holds == :last_in_cell
+        id = document.next_id
+        added = @pieces.each_with_index.map { |piece, index| made(piece, document, before, id + index) }
+        document.with(paragraphs: document.paragraphs.dup.insert(position + 1, *added).freeze)
+      end
+
+      def title(_document)
+        "Add #{count(@pieces.size)}"
+      end
+
+      def changes_text?
+        true
+      end
+
+      private
+
+      def made(piece, document, before, id)
+        style = piece.style || next_style(document, before)
+        runs = piece.runs.map { |text, values| Document::Run.new(text.tr("\r", ""), nil, Styles::PropertySet.of(values.inject({}) { |set, (name, value)| set.merge(Setting.slots(name, value)) }), nil) }
+        section = (before.holds == :section_break) ? before.section + 1 : before.section
+        Document::Paragraph.new(id, before.part, section, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, runs.freeze, before.table, nil, nil)
+      end
+
+      def next_style(document, before)
+        style = document.style_of(before)
+        (style && document.sheet[style.next_id])&.id || before.style_id
+      end
+    end
+  end
+end

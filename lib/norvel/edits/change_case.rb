@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Changes the case of paragraphs: as a property (capitals or small capitals are shown, the words stay) or as typed text.
+    class ChangeCase < Edit
+      SMALL = %w[a an and as at but by for from in into nor of on or per so the to up via with yet].freeze
+      TYPED = {
+        "upper" => ->(text) { text.upcase }, "lower" => ->(text) { text.downcase },
+        "sentence" => ->(text) { text.downcase.sub(/[[:alpha:]]/) { |letter| letter.upcase } },
+        # prepositions of any length small, as Chicago 17 8.159
+        "title" => ->(text) {
+          first = true
+          text.downcase.gsub(/[[:alpha:]’']+/) { |word| (first || !SMALL.include?(word)) ? word.sub(/[[:alpha:]]/) { |l| l.upcase }.tap { first = false } : word }
+        }
+      }.freeze
+      SHOWN = {"capitals" => :caps, "small capitals" => :small_caps}.freeze
+      NAMES = TYPED.keys + SHOWN.keys
+
+      # kind: one of NAMES
+      def initialize(ids, kind)
+        @ids = ids
+        @kind = kind
+        raise Refused, "There is no case “#{kind}”." unless NAMES.include?(kind)
+      end
+
+      def change(document)
+        document.replace(chosen(document, @ids).map { |paragraph| SHOWN.key?(@kind) ? shown(paragraph) : typed(paragraph) })
+      end
+
+      def title(_document)
+        SHOWN.key?(@kind) ? "Show #{count(@ids.size)} in #{@kind}" : "Type #{count(@ids.size)} in #{@kind} case"
+      end
+
+      def changes_text?
+        TYPED.key?(@kind)
+      end
+
+      private
+
+      def shown(paragraph)
+        paragraph.with(runs: paragraph.runs.map { |run| run.with(direct: run.direct.merge(SHOWN[@kind] => true)) }.freeze)
+      end
+
+      # Over the whole paragraph at once, since a word may be in several runs. Letters that grow (ß) keep their run.
+      def typed(paragraph)
+        text = TYPED.fetch(@kind).call(paragraph.raw_text)
+        return Retype.new(paragraph.id, text).send(:typed, paragraph, text).then { |runs| paragraph.with(runs:) } if text.size != paragraph.raw_text.size
+        from = 0
+        paragraph.with(runs: paragraph.runs.map { |run| run.with(text: text[from, run.text.size]).tap { from += run.text.size } }.freeze)
+      end
+    end
+  end
+end

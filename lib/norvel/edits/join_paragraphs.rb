@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Makes one paragraph of one and the next, with a space between where none is. It keeps the look of the first.
+    class JoinParagraphs < Edit
+      def initialize(id)
+        @id = id
+      end
+
+      def change(document)
+        position = document.position(@id)
+        first, second = document.paragraphs[position, 2]
+        raise Refused, "There is no paragraph after this one to join it with." unless second
+        raise Refused, "The two paragraphs stand in different places of the document (a table or box lies between)." unless [first.part, first.table].eql?([second.part, second.table]) && first.holds != :last_in_cell && first.holds != :section_break
+        special = [first, second].map { |paragraph| paragraph.raw_text.match?(Retype::SPECIAL) || %i[content frame].include?(paragraph.holds) }
+        raise Refused, "Both paragraphs hold images, notes or fields, so they can't be joined here." if special.all?
+        document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 2] = [joined(first, second, special.last || !second.holds.nil?)] }.freeze)
+      end
+
+      def title(document)
+        "Join paragraphs #{document.position(@id) + 1} and #{document.position(@id) + 2}"
+      end
+
+      def removes_white_space?
+        true
+      end
+
+      private
+
+      def joined(first, second, second_known)
+        space = (first.raw_text.match?(/\s\z/) || second.raw_text.match?(/\A\s/) || first.blank? || second.blank?) ? [] : [Document::Run.new(" ", nil, first.runs.last&.direct || Styles::PropertySet::EMPTY, nil)]
+        fresh = ->(paragraph) { paragraph.runs.map { |run| run.with(source: nil) } }
+        if second_known
+          second.with(id: second.id, style_id: first.style_id, direct: first.direct, runs: (fresh[first] + space + second.runs).freeze)
+        else
+          first.with(runs: (first.runs + space + fresh[second]).freeze)
+        end
+      end
+    end
+  end
+end

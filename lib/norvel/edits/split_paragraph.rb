@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Makes two paragraphs of one, both with its formatting. The part that holds images, notes or fields stays the paragraph
+    # that the file knows; when both do, it can't be split there.
+    class SplitParagraph < Edit
+      # at: a position in the paragraph's raw text
+      def initialize(id, at)
+        @id = id
+        @at = at
+      end
+
+      def change(document)
+        paragraph = document.paragraph(@id)
+        raise Refused, "There is nothing to split at this place." unless @at.between?(1, paragraph.raw_text.size - 1)
+        parts = divide(paragraph)
+        special = parts.map { |runs| runs.any? { |run| run.text.match?(Retype::SPECIAL) } }
+        first_known = special.first || !special.last
+        raise Refused, "Images, notes or fields stand on both sides of this place, so the paragraph can't be split here." if special.all?
+        first_known = false if paragraph.holds && !special.first
+        raise Refused, "A section ends in this paragraph and an image, note or field stands before this place, so it can't be split here." if paragraph.holds == :section_break && special.first
+        position = document.position(@id)
+        document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 1] = both(paragraph, parts, first_known, document.next_id) }.freeze)
+      end
+
+      def title(document)
+        "Split paragraph #{document.position(@id) + 1}"
+      end
+
+      def removes_white_space?
+        true
+      end
+
+      def changes_text?
+        true # a word may be split
+      end
+
+      private
+
+      def divide(paragraph)
+        from = 0
+        paragraph.runs.each_with_object([[], []]) do |run, (first, second)|
+          cut = (@at - from).clamp(0, run.text.size)
+          first << run.with(text: run.text[0, cut]) if cut.positive?
+          second << run.with(text: run.text[cut..]) if cut < run.text.size
+          from += run.text.size
+        end
+      end
+
+      def both(paragraph, (first, second), first_known, id)
+        fresh = ->(runs) { runs.map { |run| run.with(source: nil) }.freeze }
+        if first_known
+          [paragraph.with(runs: first.freeze), paragraph.with(id:, source: nil, holds: nil, runs: fresh[second])]
+        else
+          [paragraph.with(id:, source: nil, holds: nil, runs: fresh[first]), paragraph.with(runs: second.freeze)]
+        end
+      end
+    end
+  end
+end

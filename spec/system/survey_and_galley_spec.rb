@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+Browser.boot
+
+RSpec.describe "survey and galley", type: :feature do
+  before { WebApp.clear }
+  after { Capybara.reset_sessions! }
+
+  let(:manuscript) { Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx") }
+  let(:at) { "/manuscripts/#{manuscript.id}" }
+
+  def keys(*strokes)
+    find("body").send_keys(*strokes)
+  end
+
+  def find_all(text)
+    fill_in "q", with: text
+    find("#q").send_keys(:enter)
+    expect(page).to have_css("#bench h2", text: /Paragraph|paragraphs/)
+    expect(page).to have_css("#selected", text: "· #{manuscript.reload.document.paragraphs.count { |p| p.text.strip.match?(text.start_with?("/") ? Regexp.new(text[1..-2]) : text) }} selected")
+  end
+
+  def said(text)
+    expect(page).to have_css("#said", text:, wait: 15)
+  end
+
+  # By hand it takes several hundred.
+  it "puts every paragraph of the raw thesis in a style, by keys and bulk only, in few actions" do
+    actions = 0
+    act = ->(&block) { (actions += 1) && block.call }
+    visit "#{at}/galley"
+    expect(page).to have_css("#row-7")
+    act.call { keys("E") }
+    expect(page).to have_css("#selected", text: "811 selected")
+    act.call { keys("0") }
+    said("Put 811 paragraphs in Body Text")
+    {"/^(CHAPTER \\d|Abstract$|REFERENCES$)/" => "1", "/^\\d\\.\\d /" => "2", "/^(Figure|Table) \\d/" => "c", "Paid to the two brothers" => "q", "Salt and Timber: repairing" => "i", "Quay Press" => "r"}.each do |sought, key|
+      act.call { find_all(sought) }
+      act.call { keys(key) }
+      said(/Put \d+ paragraphs? in (Heading|Caption|Block|Title|Bib)/)
+    end
+    %w[3 t].zip([Norvel::Survey::Suggestions.new(manuscript.document).to_h.find { |_, s| s.role == "heading_3" }.first, manuscript.document.paragraphs.find { |p| p.part == :table }.id]).each do |key, id|
+      act.call { visit "#{at}/galley?at=#{id}" }
+      expect(page).to have_css("#bench h2", text: "Paragraph")
+      act.call { keys("R") }
+      expect(page).to have_no_css("#selected", text: "· 1 selected")
+      act.call { keys(key) }
+      said(/ in (Heading 3|Table Text)/)
+    end
+    document = Manuscript.find(manuscript.id).document
+    expect(document.uses.transform_keys { |id| document.sheet[id].name }.keys).to match_array ["Title", "Body Text", "Heading 1", "Heading 2", "Heading 3", "Block Quote", "Caption", "Table Text", "Bibliography"]
+    expect(Norvel::Survey::Outline.new(document).marked.map { |entry| [entry.level, entry.skipped] }.tally).to eq({[1, nil] => 9, [2, nil] => 35, [3, nil] => 10})
+    puts "\n  every paragraph in a style after #{actions} actions"
+    expect(actions).to be < 40
+  end
+
+  it "tells the truth on top, makes near misses equal, and puts suggested roles in styles as one change" do
+    visit "#{at}/survey"
+    expect(page).to have_css(".verdict", text: "622 paragraphs wear 18 looks but only 1 style. 189 more are blank. 54 look like headings; none is marked as one.")
+    within(".misses li", text: "4 at 1.93 cm") { click_button "make equal" }
+    expect(page).to have_no_css(".misses li", text: "1.93 cm")
+    click_link "Put suggested roles in styles …"
+    uncheck "Table text: put 225 paragraphs in Table Text"
+    click_button "Put them in these styles"
+    expect(page).to have_css(".verdict", text: "All 54 headings are marked as such.")
+    find("#take-back-button").click
+    said("Taken back: Put")
+    visit current_path
+    expect(page).to have_css(".verdict", text: "none is marked as one")
+  end
+
+  it "makes a style from a look, and shows a group in the galley" do
+    visit "#{at}/survey"
+    row = find(".looks tr", text: "Paid to the two brothers", match: :first)
+    row.find("summary", text: "Put in Block Quote").click
+    row.fill_in "or a new one of this look", with: "Long Quotation"
+    row.click_button "Put all 18 in it"
+    expect(page).to have_css(".looks tr", text: "in Long Quotation")
+    find(".byhand li", text: "Tabs as indents").find("a").click
+    click_button "Select them"
+    expect(page).to have_css("#selected", text: "213 selected")
+  end
+
+  it "changes words when asked, says so, and takes it back" do
+    visit "#{at}/galley?at=7"
+    find(".words summary").click
+    fill_in "words-text", with: "Salt and Tar\nA thesis"
+    click_button "Keep these words"
+    said("Retype paragraph 7 as 2")
+    expect(page).to have_css("#seal", text: "you changed the words of 2 paragraphs")
+    find("#take-back-button").click
+    expect(page).to have_css("#seal", text: "24,905 words, unchanged")
+  end
+
+  it "pastes text, shown before it goes in" do
+    visit "#{at}/galley?at=24"
+    find(".words summary").click
+    click_link "Paste after it …"
+    page.execute_script("document.querySelector('#paste-html').value = '<h2>A new head</h2><p>With <em>weight</em>.</p>'")
+    fill_in "paste-text", with: "A new head"
+    click_button "See how it would go in"
+    expect(page).to have_css(".pastelist tr", text: "Heading 2 A new head")
+    click_button "Put 2 paragraphs in"
+    expect(page).to have_css(".row", text: "A new head")
+  end
+
+  it "stands beside the original, in step" do
+    manuscript.perform(Norvel::Edits::RemoveBlankParagraphs.new(:all), version: 0)
+    visit "#{at}/beside"
+    expect(page).to have_css(".pair .gone", text: "gone", minimum: 5)
+  end
+
+  it "has the person's own letters" do
+    visit "#{at}/galley"
+    within(".stylelist li", text: "Normal") do
+      fill_in "Letter for Normal", with: "n"
+      click_button "set"
+    end
+    expect(page).to have_field("Letter for Normal", with: "n")
+    within(".stylelist li", text: "Normal") do
+      fill_in "Letter for Normal", with: "j"
+      click_button "set"
+    end
+    expect(page).to have_text("have other work")
+  end
+
+  # Source: axe-core (Deque Systems).
+  it "has no fault that axe-core finds" do
+    ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "roles", "beside", "paste"].each do |station|
+      visit "#{at}/#{station}"
+      expect(page).to be_axe_clean
+    end
+    visit "#{at}/galley?at=24"
+    find(".words summary").click
+    expect(page).to be_axe_clean
+  end
+end
