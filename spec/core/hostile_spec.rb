@@ -26,6 +26,7 @@ RSpec.describe Norvel::Formats::Container do
     "entities that grow" => -> { with_document(%(<!DOCTYPE x [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;">]><w:document xmlns:w="#{Demo::Package::W}"><w:body><w:p><w:r><w:t>&b;</w:t></w:r></w:p></w:body></w:document>)) },
     "entities that read files" => -> { with_document(%(<!DOCTYPE x [<!ENTITY a SYSTEM "file:///etc/hostname">]><w:document xmlns:w="#{Demo::Package::W}"><w:body><w:p><w:r><w:t>&a;</w:t></w:r></w:p></w:body></w:document>)) },
     "elements nested without end" => -> { with_document(%(<w:document xmlns:w="#{Demo::Package::W}"><w:body>#{"<w:sdt>" * 5000}#{"</w:sdt>" * 5000}</w:body></w:document>)) },
+    "millions of elements" => -> { with_document(%(<w:document xmlns:w="#{Demo::Package::W}"><w:body>#{"<w:p/>" * 5_000_000}</w:body></w:document>)) },
     "a part of 70 MB" => -> { with_document(%(<w:document xmlns:w="#{Demo::Package::W}"><w:body>#{"<w:p/>" * 12_000_000}</w:body></w:document>)) }, "a bomb of zeros" => -> { repackage(good, "word/media/a.bin" => "\0" * 40_000_000, "word/styles.xml" => " " * 40_000_000) },
     "paths that climb" => -> { zip({"../../etc/passwd" => "x", "[Content_Types].xml" => "<x/>"}) }, "a backslash" => -> { zip({"a\\b.xml" => "x", "[Content_Types].xml" => "<x/>"}) }, "names that differ by case" => -> { zip({"word/a.xml" => "x", "word/A.xml" => "y"}) },
     "ten thousand entries" => -> { zip((1..5100).to_h { |n| ["f#{n}", "x"] }) }

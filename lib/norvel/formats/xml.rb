@@ -4,10 +4,13 @@ module Norvel
   module Formats
     # XML from a stranger: strict, no network, no entities of its own.
     module XML
+      TAGS = 1_000_000 # in one part: a text of a million words has about as many
+
       module_function
 
       # The parsed part. Raises UnreadableFile, naming the part.
       def parse(bytes, part)
+        raise UnreadableFile, "The part “#{part}” of the file holds more elements than any text needs." if bytes.count("<") > TAGS
         document = Nokogiri::XML::Document.parse(bytes, nil, nil) { |options| options.strict.nonet }
         subset = document.internal_subset
         raise UnreadableFile, "The part “#{part}” declares entities of its own, which a document has no need of." if subset&.children&.any?

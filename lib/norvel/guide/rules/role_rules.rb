@@ -98,7 +98,7 @@ module Norvel
         def verdict(name, requirement, paragraph, run, found, role)
           property = requirement.property
           set = @document.cascade.explain(name, paragraph, run).last
-          ["role.#{role}.#{name}", message(property, found, speak(role, lower: true), requirement), requirement, property.spoken(found), *cause(set, name, requirement, paragraph, found)]
+          ["role.#{role}.#{name}", message(property, found, speak(role, lower: true), requirement), requirement, property.spoken(found), *cause(set, name, requirement, paragraph, found, role)]
         end
 
         def message(property, found, role, requirement)
@@ -106,19 +106,29 @@ module Norvel
           "#{property.label} of #{role} is #{property.spoken(found)}, not #{requirement.spoken}"
         end
 
-        def cause(set, name, requirement, paragraph, found)
+        # [what makes findings one group, the mend]. Paragraphs that are not in their role's style are put in it: to change
+        # the style they happen to be in, often the base of all others, would move much else.
+        def cause(set, name, requirement, paragraph, found, role)
           style = @document.style_of(paragraph)
-          target = requirement.target(found)
-          own = style ? @document.cascade.of_style(style, requirement.property.on)[name] : nil
-          style_mend = style && Edits::ChangeStyle.new(style.id, {name => target})
-          label = "#{requirement.property.label} #{requirement.property.spoken(target)}"
-          if %i[direct character].include?(set.kind)
-            clear = ->(list) { Edits::ClearDirect.new(ids(list), properties: [name]) }
-            return [[:direct, style&.id], Mend.new("clear_direct", "Clear it where it was set by hand", set.kind == :direct, ->(list, _) { clear[list] })] if requirement.meets?(own)
-            return [[:direct, style&.id], style && Mend.new("change_style", "#{label} in #{style.name}, and clear it where it was set by hand", set.kind == :direct, ->(list, _) { Edits::Several.new([style_mend, clear[list]]) })]
+          by_hand = %i[direct character].include?(set.kind)
+          kind = by_hand ? :direct : set.kind
+          return [[kind, style&.id], nil] if style.nil? || set.kind == :table
+          steps = []
+          label = []
+          if (wanted = @guide.role(role)["style"]) && !style.name.casecmp?(wanted)
+            steps << ->(list, guide) { Edits::ApplyRoleStyle.new(ids(list), wanted, guide.values(role)) }
+            label << "Put them in #{wanted}"
+          elsif !requirement.meets?(@document.cascade.of_style(style, requirement.property.on)[name])
+            target = requirement.target(found)
+            steps << ->(_, _) { Edits::ChangeStyle.new(style.id, {name => target}) }
+            label << "#{requirement.property.label} #{requirement.property.spoken(target)} in #{by_hand ? style.name : "the style #{style.name}"}"
           end
-          return [[:table, style&.id], nil] if set.kind == :table
-          [[:style, style&.id], style && Mend.new("change_style", "#{label} in the style #{style.name}", true, ->(_, _) { style_mend })]
+          if by_hand
+            steps << ->(list, _) { Edits::ClearDirect.new(ids(list), properties: [name]) }
+            label << "clear it where it was set by hand"
+          end
+          label = label.join(", and ").then { |text| text[0].upcase + text[1..] }
+          [[kind, style.id], Mend.new((steps.size == 1 && by_hand) ? "clear_direct" : "change_style", label, set.kind != :character, ->(list, guide) { Edits::Several.new(steps.map { |step| step.call(list, guide) }) })]
         end
 
         def speak(role, lower: false)
