@@ -95,6 +95,12 @@ module Norvel
       @suggestions ||= Survey::Suggestions.new(self)
     end
 
+    # Takes the roles of another state of the document for this one's, where the two differ in styles alone.
+    def with_suggestions_of(other)
+      @suggestions ||= other.suggestions
+      self
+    end
+
     def markers
       @markers ||= numbering.markers(self)
     end

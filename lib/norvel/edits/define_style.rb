@@ -4,8 +4,6 @@ module Norvel
   module Edits
     # Makes a paragraph style from values.
     class DefineStyle < Edit
-      BUILT_IN = /\A(?:heading [1-9]|title|subtitle|caption|quote|body text|list paragraph|block text|bibliography|plain text|footnote text)\z/i
-
       # name: what people see; based_on, next_id: ids or nil; values by names of the property table
       def initialize(name, based_on: nil, next_id: nil, values: {})
         @name = name.to_s.strip
@@ -18,7 +16,7 @@ module Norvel
         raise Refused, "A style needs a name." if @name.empty?
         raise Refused, "There is a style “#{@name}” already." if document.sheet.named(@name)
         id = document.sheet.free_id(@name)
-        style = Styles::Style.new(id:, name: @name, based_on: @based_on || document.sheet.default&.id, next_id: @next_id, custom: !@name.match?(BUILT_IN), **outline)
+        style = Styles::Style.new(id:, name: @name, based_on: @based_on || document.sheet.default&.id, next_id: @next_id, custom: !Styles::BuiltIn.name?(@name), **outline)
         ChangeStyle.new(id, @values).change(document.with(sheet: document.sheet.put(style)))
       end
 

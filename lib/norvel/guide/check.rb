@@ -9,10 +9,12 @@ module Norvel
       attr_reader :guide, :document
 
       # +before+: a check of an earlier state of the document; what it found on paragraphs that are still the same is kept.
-      def initialize(guide, document, before: nil)
+      # +reached+: ids of the styles whose looks differ between the two states, none when their styles are the same.
+      def initialize(guide, document, before: nil, reached: nil)
         @guide = guide
         @document = document
-        @before = before if before&.comparable?(self)
+        @reached = reached
+        @before = before if before && (reached ? before.guide.source == guide.source : before.comparable?(self))
         roles
         by_paragraph
         @before = nil
@@ -31,6 +33,11 @@ module Norvel
       # Those that are about the paragraph alone.
       def on(id)
         by_paragraph[id]
+      end
+
+      # Those on the page set-up and the document.
+      def on_document
+        @on_document ||= families.flat_map(&:findings).reject { |finding| excepted?(finding) }
       end
 
       # Would this check have found the same on the same paragraphs?
@@ -81,10 +88,6 @@ module Norvel
         @families ||= Rules::ALL.map { |rule| rule.new(self) }
       end
 
-      def on_document
-        @on_document ||= families.flat_map(&:findings).reject { |finding| excepted?(finding) }
-      end
-
       def on_document_at
         @on_document_at ||= on_document.group_by(&:paragraph)
       end
@@ -95,7 +98,12 @@ module Norvel
 
       def kept(paragraph)
         return unless @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id)
-        @before.on(paragraph.id) if @before.document.paragraph(paragraph.id).equal?(paragraph)
+        @before.on(paragraph.id) if @before.document.paragraph(paragraph.id).equal?(paragraph) && !reached?(paragraph)
+      end
+
+      def reached?(paragraph)
+        return false unless @reached
+        @reached[document.style_of(paragraph)&.id] || paragraph.runs.any? { |run| run.style_id && @reached[run.style_id] }
       end
 
       def judged(paragraph)

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Deletes styles. What is in one goes to another (its base unless said), looking as that one does or, with keep_look, as before:
+    # then what differs is set directly on its users and on styles that were based on it.
+    class DeleteStyles < StyleEdit
+      def initialize(ids, to: nil, keep_look: false)
+        @ids = ids
+        @to = to
+        @keep_look = keep_look
+      end
+
+      def change(document)
+        raise Refused, "No style is chosen." if @ids.empty?
+        @ids.inject(document) { |now, id| delete(now, style(now, id)) }
+      end
+
+      def title(document)
+        (@ids.size == 1) ? "Delete the style #{name_of(document, @ids.first)}" : "Delete #{count(@ids.size, "style")}"
+      end
+
+      private
+
+      def delete(document, style)
+        raise Refused, "#{style.name} is the style of all text that is in no other: it can't go." if style.default
+        heir = heir(document, style)
+        after = repoint(document, style.id, heir)
+        styles = relink(after.sheet.styles.except(style.id), style.id, (style.based_on == style.id) ? nil : style.based_on)
+        styles = with_own_values(styles, document, style) if @keep_look
+        after = with_sheet(after, styles)
+        @keep_look ? restored(document, after, style) : after
+      end
+
+      def heir(document, style)
+        return @to if @to && document.sheet[@to]&.type == style.type && @to != style.id
+        base = document.sheet[style.based_on]
+        return base.id if base && base.type == style.type
+        style.paragraph? ? document.sheet.default&.id : nil
+      end
+
+      # Styles based on it take over what it set.
+      def with_own_values(styles, document, style)
+        document.sheet.styles.each_value.select { |other| other.based_on == style.id }.inject(styles) do |now, child|
+          now.merge(child.id => now[child.id].with(paragraph: style.paragraph.merge(child.paragraph), run: style.run.merge(child.run)))
+        end
+      end
+
+      def restored(before, after, style)
+        users = before.paragraphs.select { |paragraph| paragraph.style_id == style.id || paragraph.runs.any? { |run| run.style_id == style.id } }
+        after.replace(users.map { |was| Looks.keep(was, before, after.paragraph(was.id), after) })
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Makes a style that is like another, under a name of its own.
+    class DuplicateStyle < StyleEdit
+      def initialize(id, name)
+        @id = id
+        @name = name.to_s.strip
+      end
+
+      def change(document)
+        style = style(document, @id)
+        raise Refused, "A style needs a name." if @name.empty?
+        raise Refused, "There is a style “#{@name}” already." if document.sheet.named(@name)
+        id = document.sheet.free_id(@name)
+        document.with(sheet: document.sheet.put(style.with(id:, name: @name, default: false, custom: !Styles::BuiltIn.name?(@name), link: nil, source: nil)))
+      end
+
+      def title(document)
+        "Make #{@name} like #{name_of(document, @id)}"
+      end
+    end
+  end
+end

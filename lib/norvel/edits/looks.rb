@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Sets directly what is needed for a paragraph to look as it did.
+    module Looks
+      module_function
+
+      # +was+ in the document +before+ and +now+ in the document +after+ are the same paragraph.
+      def keep(was, before, now, after)
+        direct = set(now.direct, before.look(was), after.look(now), :paragraph)
+        runs = was.runs.zip(now.runs).map { |old, new| new.with(direct: set(new.direct, before.run_look(old, was), after.run_look(new, now), :run)) }
+        now.with(direct:, runs: runs.freeze)
+      end
+
+      def set(direct, was, now, place)
+        was.differences(now, place).inject(direct) { |values, property| Setting.put(values, property.name, was[property.name], now) }
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # What edits of styles share.
+    class StyleEdit < Edit
+      private
+
+      def style(document, id)
+        document.sheet[id] or raise Refused, "There is no style “#{id}” in this document."
+      end
+
+      def name_of(document, id)
+        document.sheet[id]&.name || id
+      end
+
+      def with_sheet(document, styles)
+        document.with(sheet: document.sheet.with(styles:))
+      end
+
+      # Content that is in a style is put in another; nil takes a character style off.
+      def repoint(document, from, to)
+        paragraphs = document.paragraphs.map do |paragraph|
+          paragraph = paragraph.with(style_id: to) if paragraph.style_id == from
+          next paragraph unless paragraph.runs.any? { |run| run.style_id == from }
+          paragraph.with(runs: paragraph.runs.map { |run| (run.style_id == from) ? run.with(style_id: to) : run }.freeze)
+        end
+        document.with(paragraphs: paragraphs.freeze)
+      end
+
+      # Every link from style to style that named one names another.
+      def relink(styles, from, to)
+        styles.transform_values do |other|
+          links = {based_on: other.based_on, next_id: other.next_id, link: other.link}
+          next other unless links.value?(from)
+          changed = links.transform_values { |id| (id == from) ? to : id }
+          changed[:based_on] = nil if changed[:based_on] == other.id
+          other.with(**changed)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+RSpec.describe "edits of styles" do
+  let(:styles) { style("Body", "My Body", based_on: "Normal", ppr: '<w:ind w:firstLine="720"/>', rpr: '<w:sz w:val="24"/>') + style("Inset", "Inset", based_on: "Body", ppr: '<w:ind w:left="720"/>') + style("Heading1", "heading 1", based_on: "Normal", next_id: "Body", rpr: "<w:b/>") + style("Other", "Other", rpr: '<w:sz w:val="30"/>') }
+  let(:document) { docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') + p(r("Text"), '<w:pStyle w:val="Body"/>') * 3 + p(r("Inset"), '<w:pStyle w:val="Inset"/>') + p(r("By hand", '<w:sz w:val="24"/>'), '<w:pStyle w:val="Other"/><w:jc w:val="center"/>'), styles:) }
+
+  def look(document, number) = document.look(document.paragraphs[number])
+
+  def size(document, number) = document.letter_look(document.paragraphs[number])[:size]
+
+  it "bases a style on another, and refuses circles" do
+    after = Norvel::Edits::RebaseStyle.new("Inset", "Normal").apply(document).after
+    expect([look(after, 4)[:first_line], look(after, 4)[:indent_left]]).to eq [0.0, 36.0]
+    expect { Norvel::Edits::RebaseStyle.new("Body", "Inset").apply(document) }.to raise_error(Norvel::Refused, /circle/)
+    expect { Norvel::Edits::RebaseStyle.new("Body", "Body").apply(document) }.to raise_error(Norvel::Refused, /itself/)
+  end
+
+  it "renames, but not what contents lists go by" do
+    expect(reread(Norvel::Edits::RenameStyle.new("Body", "House Text").apply(document).after).sheet["Body"].name).to eq "House Text"
+    expect { Norvel::Edits::RenameStyle.new("Heading1", "Big").apply(document) }.to raise_error(Norvel::Refused, /contents lists and assistive technology/)
+    expect { Norvel::Edits::RenameStyle.new("Body", "Inset").apply(document) }.to raise_error(Norvel::Refused, /already/)
+  end
+
+  it "deletes a style, its users looking like the base or as before" do
+    plain = Norvel::Edits::DeleteStyles.new(["Body"]).apply(document).after
+    expect([plain.style_name(plain.paragraphs[1]), look(plain, 1)[:first_line], plain.sheet["Inset"].based_on, plain.sheet["Heading1"].next_id]).to eq ["Normal", 0.0, "Normal", "Normal"]
+    kept = Norvel::Edits::DeleteStyles.new(["Body"], keep_look: true).apply(document).after
+    expect((1..4).map { |n| [look(kept, n).to_json_hash(:paragraph), size(kept, n)] }).to eq((1..4).map { |n| [look(document, n).to_json_hash(:paragraph), size(document, n)] })
+    expect { Norvel::Edits::DeleteStyles.new(["Normal"]).apply(document) }.to raise_error(Norvel::Refused, /can't go/)
+    expect(reread(plain).sheet["Body"]).to be_nil
+  end
+
+  it "merges two, and what equals the new style goes" do
+    after = Norvel::Edits::MergeStyles.new("Other", "Body").apply(document).after
+    expect([after.style_name(after.paragraphs[5]), after.paragraphs[5].direct.values, after.paragraphs[5].runs[0].direct.values]).to eq ["My Body", {align: "center"}, {}]
+    into_child = Norvel::Edits::MergeStyles.new("Body", "Inset").apply(document).after
+    expect([look(into_child, 1)[:first_line], look(into_child, 1)[:indent_left], into_child.sheet["Inset"].based_on]).to eq [36.0, 36.0, "Normal"]
+  end
+
+  it "adopts the look of a paragraph: its users follow, its direct formatting goes" do
+    after = Norvel::Edits::AdoptLook.new(6).apply(document).after
+    expect([after.sheet["Other"].run[:size], after.sheet["Other"].paragraph[:align], after.paragraphs[5].direct.empty?, after.letter_look(after.paragraphs[5])[:size]]).to eq [12.0, "center", true, 12.0]
+  end
+
+  it "duplicates, links and hides" do
+    after = Norvel::Edits::DuplicateStyle.new("Body", "Second").apply(document).after
+    expect(after.sheet.named("Second").paragraph).to eq document.sheet["Body"].paragraph
+    linked = Norvel::Edits::StyleLinks.new("Body", {next_id: "Inset"}).apply(after).after
+    expect(reread(linked).sheet["Body"].next_id).to eq "Inset"
+  end
+
+  it "inherits again" do
+    after = Norvel::Edits::ChangeStyle.new("Body", {first_line: nil}).apply(document).after
+    expect([look(after, 1)[:first_line], reread(after).sheet["Body"].paragraph.empty?]).to eq [0.0, true]
+  end
+
+  describe Norvel::Ripple do
+    def ripple(values)
+      described_class.new(Norvel::Edits::ChangeStyle.new("Body", values), document, Norvel::Guide::Check.new(thesis_guide, document))
+    end
+
+    it "tells what a change will move, and what sets the value itself" do
+      moved = ripple({first_line: 18.0})
+      expect([moved.styles.map(&:name), moved.moved.size, moved.unmoved.size]).to eq [["My Body", "Inset"], 4, 0]
+      expect(ripple({indent_left: 10.0}).moved.map { |place| place.after.text }.tally).to eq({"Text" => 3})
+    end
+
+    it "counts findings that go and come" do
+      better = ripple({line_spacing: {rule: "multiple", value: 2.0}})
+      expect(better.findings_gone).to be >= 3
+      expect(better.findings_come).to eq 0
+    end
+
+    it "leaves the document as it was" do
+      ripple({first_line: 18.0}).moved
+      expect(document.sheet["Body"].paragraph[:first_line]).to eq 36.0
+    end
+  end
+
+  # Random sequences of style edits and their way back end in the same document, in the same bytes when written.
+  it "takes any sequence of style edits back (property)" do
+    original = document
+    first = Norvel::Formats::Docx.write(original)
+    makers = [
+      ->(n) { Norvel::Edits::ChangeStyle.new(%w[Body Inset Other][n % 3], {space_after: (n % 30).to_f, bold: n.even?}) }, ->(n) { Norvel::Edits::RebaseStyle.new("Inset", %w[Normal Other][n % 2]) }, ->(n) { Norvel::Edits::RenameStyle.new("Other", "Name #{n}") },
+      ->(n) { Norvel::Edits::DuplicateStyle.new("Body", "Copy #{n}") }, ->(n) { Norvel::Edits::DeleteStyles.new([%w[Inset Other][n % 2]], keep_look: n.even?) }, ->(_) { Norvel::Edits::MergeStyles.new("Other", "Body") }, ->(n) { Norvel::Edits::AdoptLook.new(6) }, ->(n) { Norvel::Edits::DefineStyle.new("New #{n}", values: {size: 9.0}) }
+    ]
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 2, max: 8)).with_config(n_runs: 40) do |numbers|
+      now = original
+      changes = numbers.filter_map do |n|
+        change = makers[n % makers.size].call(n).apply(now)
+        now = change.after
+        change
+      rescue Norvel::Refused
+        nil
+      end
+      again = reread(now)
+      raise "what was written reads otherwise" unless again.paragraphs.map { |q| [again.style_name(q), again.look(q).values] } == now.paragraphs.map { |q| [now.style_name(q), now.look(q).values] }
+      changes.reverse_each { |change| now = change.take_back(now) }
+      raise "not the same bytes" unless Norvel::Formats::Docx.write(now) == first
+    end
+  end
+end
