@@ -176,7 +176,7 @@
     if (action && selection.size) post("edits/style", { ids: spans(selection), ...action });
     return action;
   }
-  const stations = { s: "survey", a: "galley", f: "findings", h: "handover", l: "ledger" };
+  const stations = { s: "survey", y: "styles", a: "galley", f: "findings", h: "handover", l: "ledger" };
   let going = false;
 
   document.addEventListener("keydown", (event) => {
@@ -280,6 +280,65 @@
     if (html) $("#paste-html").value = html;
   });
 
+  // --- the specimen's dimension lines, drawn over the text as it is set; each can be dragged ---
+  function dimensions() {
+    const specimen = $("#specimen"), svg = $("#dims"), it = $(".itself", specimen || document);
+    if (!specimen || !it) return;
+    const frame = specimen.getBoundingClientRect(), box = it.getBoundingClientRect();
+    const css = getComputedStyle(it), px = parseFloat(getComputedStyle(specimen).getPropertyValue("--pt")) || 1.2;
+    const [left, right, top, bottom] = [box.left - frame.left, box.right - frame.left, box.top - frame.top, box.bottom - frame.top];
+    const indent = parseFloat(css.paddingLeft) + Math.min(parseFloat(css.marginLeft), 0), first = parseFloat(css.textIndent), before = parseFloat(css.paddingTop), after = parseFloat(css.paddingBottom);
+    const line = top + before + parseFloat(css.lineHeight) / 2;
+    svg.setAttribute("width", frame.width);
+    svg.setAttribute("height", frame.height);
+    const parts = [`<path class="ext" d="M${left} 22V${frame.height}M${right} 22V${frame.height}"/>`, `<path class="dim" d="M${left} 27H${right}M${left} 22v10M${right} 22v10"/>`];
+    const handle = (name, x, y, axis) => `<rect class="handle" data-drag="${name}" data-axis="${axis}" data-px="${px}" x="${x - 5}" y="${y - 5}" width="10" height="10"/>`;
+    if (indent) parts.push(`<path class="dim" d="M${left} ${line + 20}H${left + indent}"/>`);
+    if (first) parts.push(`<path class="dim" d="M${left + indent} ${line}H${left + indent + first}"/>`);
+    if (before) parts.push(`<rect class="band" x="${left}" y="${top}" width="${right - left}" height="${before}"/>`);
+    if (after) parts.push(`<rect class="band" x="${left}" y="${bottom - after}" width="${right - left}" height="${after}"/>`);
+    parts.push(handle("first_line", left + indent + first, line, "x"), handle("indent_left", left + indent, line + 20, "x"), handle("indent_right", right - parseFloat(css.paddingRight), line, "-x"), handle("space_before", right + 8, top + before, "y"), handle("space_after", right + 8, bottom, "y"));
+    svg.innerHTML = parts.join("");
+  }
+  let dragging = null;
+  document.addEventListener("pointerdown", (event) => {
+    const handle = event.target.closest?.("[data-drag]");
+    if (!handle) return;
+    const field = document.getElementById(`v-${handle.dataset.drag}`);
+    const unit = /cm/.test(field.value) ? 28.3465 : /mm/.test(field.value) ? 2.83465 : 1;
+    dragging = { field, unit, from: parseFloat(field.value) * unit, x: event.clientX, y: event.clientY, axis: handle.dataset.axis, px: Number(handle.dataset.px) };
+    event.preventDefault();
+  });
+  document.addEventListener("pointermove", (event) => {
+    if (!dragging) return;
+    const moved = { x: event.clientX - dragging.x, "-x": dragging.x - event.clientX, y: event.clientY - dragging.y }[dragging.axis] / dragging.px;
+    const points = Math.round((dragging.from + moved) * 2) / 2;
+    dragging.field.value = dragging.unit === 1 ? `${points} pt` : `${(points / 28.3465).toFixed(2)} cm`;
+  });
+  document.addEventListener("pointerup", () => {
+    if (dragging) htmx.trigger(dragging.field, "change");
+    dragging = null;
+  });
+  // The lineage is walked by arrows.
+  document.addEventListener("keydown", (event) => {
+    const leaf = event.target.closest?.(".leaf");
+    if (!leaf || !["ArrowDown", "ArrowUp"].includes(event.key)) return;
+    const leaves = all(".leaf");
+    leaves[leaves.indexOf(leaf) + (event.key === "ArrowDown" ? 1 : -1)]?.focus();
+    event.preventDefault();
+  });
+  // Keep is a plain form again, whatever htmx does with changes of the same form.
+  document.addEventListener("click", (event) => {
+    const keep = event.target.closest("#keep");
+    if (!keep) return;
+    event.preventDefault();
+    const form = $("#values");
+    form.action = keep.dataset.keep;
+    HTMLFormElement.prototype.submit.call(form);
+  });
+  if (document.fonts) document.fonts.ready.then(dimensions);
+  addEventListener("resize", dimensions);
+
   // --- htmx ---
   document.addEventListener("htmx:configRequest", (event) => {
     if ("version" in event.detail.parameters || event.detail.verb === "post") event.detail.parameters.version = document.body.dataset.version;
@@ -287,7 +346,7 @@
     if (event.detail.headers) event.detail.headers["X-CSRF-Token"] = JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"];
   });
   document.addEventListener("document-changed", (event) => { document.body.dataset.version = event.detail.version; });
-  document.addEventListener("galley-stale", () => text(topRow()));
+  document.addEventListener("galley-stale", () => galley() && text(topRow()));
   document.addEventListener("htmx:oobAfterSwap", (event) => {
     takeLooks(document);
     if (event.detail.target?.classList?.contains("row")) show();

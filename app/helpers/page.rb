@@ -2,7 +2,7 @@
 
 # What every page needs: the document at hand, its frame, tokens, and words.
 module Page
-  STATIONS = [["Survey", "survey"], ["Galley", "galley"], ["Findings", "findings"], ["Handover", "handover"]].freeze
+  STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Findings", "findings"], ["Handover", "handover"]].freeze
   SEVERITIES = {"must" => "◆", "should" => "▲", "advice" => "●"}.freeze
 
   def manuscript
@@ -18,6 +18,16 @@ module Page
     manuscript
     body = erb(name, layout: false)
     erb(:frame, locals: {content: body})
+  end
+
+  # Goes on to a page that says what was done.
+  def go_after(said, place)
+    env["rack.session"]["said"] = said
+    redirect to(place), 303
+  end
+
+  def said_before
+    env["rack.session"].delete("said")
   end
 
   def csrf_token

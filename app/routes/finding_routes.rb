@@ -24,7 +24,7 @@ module FindingRoutes
     app.helpers do
       def after_mend(said)
         @document = nil
-        return redirect(to(path_to("findings")), 303) unless request.env["HTTP_HX_REQUEST"]
+        return go_after(said, path_to("findings")) unless request.env["HTTP_HX_REQUEST"]
         headers "HX-Trigger" => {"document-changed" => {version: manuscript.lock_version}}.to_json
         partial(:findings) + partial(:answer, said:, touched: [], selected: [])
       end

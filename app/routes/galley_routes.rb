@@ -146,7 +146,7 @@ module GalleyRoutes
 
       # What changed, in place for htmx; for a plain form, the page it came from.
       def answer(before, said, selected)
-        return redirect(to(back_to), 303) unless request.env["HTTP_HX_REQUEST"]
+        return go_after(said, back_to) unless request.env["HTTP_HX_REQUEST"]
         touched = touched_rows(before)
         headers "HX-Trigger" => {"document-changed" => {version: manuscript.lock_version}, **(touched ? {} : {"galley-stale" => {}})}.to_json
         partial(:answer, said:, touched: touched || [], selected:)

@@ -15,21 +15,18 @@ module SurveyRoutes
     app.post("/manuscripts/:id/edits/roles") do
       groups = suggested_groups.slice(*Array(params[:role]))
       clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
-      manuscript.perform(Norvel::Edits::PutInRoles.new(groups.transform_values { |list| list.map(&:id) }, manuscript.rules, clear:), version: params[:version])
-      redirect to(path_to("survey")), 303
+      go_after manuscript.perform(Norvel::Edits::PutInRoles.new(groups.transform_values { |list| list.map(&:id) }, manuscript.rules, clear:), version: params[:version]).title, path_to("survey")
     end
 
     app.post("/manuscripts/:id/edits/look") do
       ids = look_group(params[:look]).paragraphs.map(&:id)
       edit = params[:name].to_s.strip.empty? ? look_edit(ids) : Norvel::Edits::StyleFromLook.new(ids, params[:name])
-      manuscript.perform(edit, version: params[:version])
-      redirect to(path_to("survey")), 303
+      go_after manuscript.perform(edit, version: params[:version]).title, path_to("survey")
     end
 
     app.post("/manuscripts/:id/edits/equal") do
       miss = survey.near_misses.misses.find { |m| miss_key(m) == params[:miss] } or raise Norvel::Refused, "That near miss is not there any more."
-      manuscript.perform(Norvel::Edits::MakeEqual.new(miss.paragraphs.map(&:id), miss.property.name, miss.usual), version: params[:version])
-      redirect to(path_to("survey")), 303
+      go_after manuscript.perform(Norvel::Edits::MakeEqual.new(miss.paragraphs.map(&:id), miss.property.name, miss.usual), version: params[:version]).title, path_to("survey")
     end
 
     app.helpers do

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+Browser.boot
+
+RSpec.describe "styles", type: :feature do
+  before { WebApp.clear }
+  after { Capybara.reset_sessions! }
+
+  let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
+  let(:at) { "/manuscripts/#{manuscript.id}" }
+
+  def styles = Manuscript.find(manuscript.id).document.sheet
+
+  it "shows the ripple before a change is kept, and keeps or drops it" do
+    visit "#{at}/styles?style=Heading1"
+    expect(page).to have_css(".leaf.here", text: "Heading 1")
+    fill_in "v-space_before", with: "30pt"
+    expect(page).to have_css(".ripple", text: "space before")
+    expect(page).to have_css(".big div", text: "paragraphs change")
+    click_link "Drop"
+    expect(styles["Heading1"].paragraph[:space_before]).to eq 18.0
+    fill_in "v-line_spacing", with: "double"
+    # Heading 2 and 3 inherit the line spacing of Heading 1; Heading 2 has a space before of its own.
+    expect(page).to have_css(".ripple", text: "With it: Heading 2, Heading 3")
+    click_button "Keep"
+    expect(page).to have_css("#said", text: "Change Heading 1: line spacing double")
+    expect(styles["Heading1"].paragraph[:line_spacing]).to eq({rule: "multiple", value: 2.0})
+    find("#take-back-button").click
+    expect(page).to have_css("#said", text: "Taken back")
+    expect(styles["Heading1"].paragraph).not_to be_key(:line_spacing)
+  end
+
+  it "says what it can't understand, in words" do
+    visit "#{at}/styles?style=BodyText"
+    fill_in "v-size", with: "wide"
+    expect(page).to have_css("#said [role=alert]", text: "“wide” is not a length")
+  end
+
+  it "keeps the names that assistive technology relies on, and refuses circles" do
+    visit "#{at}/styles?style=Heading1"
+    fill_in "a-name", with: "Big"
+    click_button "rename"
+    expect(page).to have_text("contents lists and assistive technology")
+    visit "#{at}/styles?style=Heading1"
+    select "Heading 2", from: "a-base"
+    click_button "base"
+    expect(page).to have_text("that would be a circle")
+  end
+
+  it "makes, merges and deletes styles" do
+    visit "#{at}/styles"
+    find("summary", text: "Make a style …").click
+    within(".more form") do
+      fill_in "Name", with: "Margin Note"
+      select "Body Text", from: "Like"
+      click_button "Make it"
+    end
+    expect(page).to have_css("h2", text: "Margin Note")
+    select "Body Text", from: "a-merge"
+    click_button "merge"
+    expect(page).to have_css("#said", text: "Merge Margin Note into Body Text")
+    expect(page).to have_css("h2", text: "Body Text")
+    within("form[action$='styles/delete']") do
+      select "Normal", from: "a-to"
+      check "looking as now"
+      click_button "delete"
+    end
+    expect(page).to have_css("#said", text: "Delete the style Body Text")
+    expect(styles["BodyText"]).to be_nil
+  end
+
+  it "lets a style adopt the look of a paragraph, and all of it follow" do
+    document = manuscript.document
+    hand = document.paragraphs.find { |p| p.text.start_with?("Hours and tides") }
+    manuscript.perform(Norvel::Edits::AssignStyle.new([hand.id], "Heading1"), version: 0)
+    visit "#{at}/galley?at=#{hand.id}"
+    expect(page).to have_css("#bench h2", text: "Paragraph")
+    manuscript.reload.perform(Norvel::Edits::ChangeStyle.new("Heading1", {size: 30.0}), version: 1)
+    visit "#{at}/galley?at=#{hand.id}"
+    click_button "Let Heading 1 adopt this look"
+    expect(page).to have_css("#said", text: "adopt the look of paragraph")
+    expect([styles["Heading1"].run[:size], Manuscript.find(manuscript.id).document.paragraph(hand.id).runs[0].direct.empty?]).to eq [18.0, true]
+  end
+
+  # Source: axe-core (Deque Systems).
+  it "has no fault that axe-core finds" do
+    visit "#{at}/styles?style=BodyText"
+    expect(page).to be_axe_clean
+    fill_in "v-line_spacing", with: "double"
+    expect(page).to have_css(".ripple")
+    expect(page).to be_axe_clean
+  end
+end
