@@ -44,7 +44,7 @@ class Web < Sinatra::Base
 
   helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView
 
-  register Shelf, SurveyRoutes, StyleRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
+  register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 
   before do
     headers "Content-Security-Policy" => "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",

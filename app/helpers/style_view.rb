@@ -63,7 +63,11 @@ module StyleView
   def specimen_paragraphs(style)
     worded = document.paragraphs.reject(&:blank?)
     at = worded.index { |p| document.style_of(p).equal?(style) && p.word_count >= 12 } || worded.index { |p| document.style_of(p).equal?(style) }
-    at ? [at.zero? ? nil : worded[at - 1], worded[at], worded[at + 1]] : [nil, nil, nil]
+    if at
+      [at.zero? ? nil : worded[at - 1], worded[at], worded[at + 1]]
+    else
+      [nil, nil, nil]
+    end
   end
 
   # The values that were typed into the form and differ from what the style shows; nil inherits again.
@@ -85,6 +89,10 @@ module StyleView
     fore = (letters[:color] == "auto") ? "#000000" : letters[:color]
     ratio = Norvel::Colour.contrast(fore, (ground == "auto") ? "#ffffff" : ground)
     large = letters[:size] >= 18 || (letters[:size] >= 14 && letters[:bold])
-    "#{(ratio * 10).floor / 10.0} : 1 on #{(ground == "auto") ? "white" : "its shading"}, #{(ratio >= (large ? 3 : 4.5)) ? "meets AA" : "too little"}"
+    "#{(ratio * 10).floor / 10.0} : 1 on #{(ground == "auto") ? "white" : "its shading"}, #{if ratio >= (large ? 3 : 4.5)
+                                                                                              "meets AA"
+                                                                                            else
+                                                                                              "too little"
+                                                                                            end}"
   end
 end

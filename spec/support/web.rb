@@ -18,7 +18,7 @@ module WebApp
 
   # Empties the shelf.
   def self.clear
-    [LedgerEntry, Manuscript, Original].each(&:delete_all)
+    [LedgerEntry, Manuscript, Original, SavedTemplate].each(&:delete_all)
     Desk.instance_variable_get(:@live).clear
   end
 end

@@ -82,6 +82,24 @@ RSpec.describe "styles", type: :feature do
     expect([styles["Heading1"].run[:size], Manuscript.find(manuscript.id).document.paragraph(hand.id).runs[0].direct.empty?]).to eq [18.0, true]
   end
 
+  it "dresses the document in another template, shown first, and takes it back; saves one of its own" do
+    visit "#{at}/templates"
+    click_link "Ravelmouth thesis"
+    expect(page).to have_css(".big div", text: "styles matched")
+    click_button "Dress it in Ravelmouth thesis"
+    expect(page).to have_css("#said", text: "Dress in the template Ravelmouth thesis with its page set-up")
+    expect(Manuscript.find(manuscript.id).document.sections[0].margin_left).to be_within(0.1).of(107.75)
+    find("#take-back-button").click
+    expect(page).to have_css("#said", text: "Taken back")
+    expect(Norvel::Formats::Docx.write(Manuscript.find(manuscript.id).document)).to eq Norvel::Formats::Docx.write(manuscript.first_document)
+    visit "#{at}/templates"
+    fill_in "t-name", with: "Our own"
+    click_button "Save"
+    expect(page).to have_css(".templatelist li", text: "Our own")
+    click_link "Our own"
+    expect(page).to be_axe_clean
+  end
+
   # Source: axe-core (Deque Systems).
   it "has no fault that axe-core finds" do
     visit "#{at}/styles?style=BodyText"

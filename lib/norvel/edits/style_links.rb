@@ -17,7 +17,13 @@ module Norvel
       end
 
       def title(document)
-        said = @values.map { |name, value| (name == :hidden) ? (value ? "hidden" : "shown") : "followed by #{value ? name_of(document, value) : "itself"}" }
+        said = @values.map { |name, value|
+          if name == :hidden
+            value ? "hidden" : "shown"
+          else
+            "followed by #{value ? name_of(document, value) : "itself"}"
+          end
+        }
         "#{name_of(document, @id)}: #{said.join(", ")}"
       end
     end

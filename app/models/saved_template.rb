@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+# A template a person saved from a document. Those that ship are files: Norvel::Template.
+class SavedTemplate < ActiveRecord::Base
+  self.table_name = "templates"
+
+  # Every template by the key that pages use: {"ship:short-notice" => "Short notice", "own:3" => …}
+  def self.all_by_key
+    Norvel::Template.shipped.keys.to_h { |name| ["ship:#{name}", name.tr("-", " ").capitalize] }.merge(order(:name).to_h { |template| ["own:#{template.id}", template.name] })
+  end
+
+  # The bytes for such a key. Raises Norvel::Refused.
+  def self.bytes_of(key)
+    kind, name = key.to_s.split(":", 2)
+    case kind
+    when "ship" then (path = Norvel::Template.shipped[name]) && (return File.binread(path))
+    when "own" then (template = find_by(id: name)) && (return template.bytes)
+    end
+    raise Norvel::Refused, "There is no such template."
+  end
+
+  def self.document_of(key)
+    Norvel::Formats.read(bytes_of(key), name: all_by_key.fetch(key.to_s))
+  end
+end

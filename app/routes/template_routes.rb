@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+# Templates: dress a document in one, with the whole ripple shown first; save a document's styles as one; take one along.
+module TemplateRoutes
+  def self.registered(app)
+    app.get("/manuscripts/:id/templates") do
+      look_at(params[:template]) if params[:template]
+      station :templates
+    end
+
+    app.post("/manuscripts/:id/templates/apply") do
+      edit = template_edit(params[:template])
+      go_after manuscript.perform(edit, version: params[:version]).title, path_to("styles")
+    end
+
+    app.post("/manuscripts/:id/templates/save") do
+      name = params[:name].to_s.strip
+      raise Norvel::Refused, "A template needs a name." if name.empty?
+      raise Norvel::Refused, "There is a template “#{name}” already." if SavedTemplate.exists?(name:)
+      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(document))
+      go_after "Saved the template #{name}", path_to("templates")
+    end
+
+    app.get("/templates/:key/download") do
+      bytes = SavedTemplate.bytes_of(params[:key])
+      content_type HandoverRoutes::TYPE
+      attachment "#{SavedTemplate.all_by_key.fetch(params[:key])}.docx"
+      bytes
+    end
+
+    app.helpers do
+      def template_edit(key)
+        chosen = (params[:partner] || {}).reject { |_, name| name.to_s.empty? }
+        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: params[:page] == "1", chosen:, name: SavedTemplate.all_by_key[key])
+      end
+
+      # What a template would do: its match with this document's styles, and the ripple.
+      def look_at(key)
+        @template = SavedTemplate.document_of(key)
+        @edit = template_edit(key)
+        @match = @edit.match(document)
+        @ripple = Norvel::Ripple.new(@edit, document, manuscript.check)
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Norvel
+  module CLI
+    # Puts the styles and page set-up of a template on a file.
+    class Apply < Command
+      USAGE = "apply FILE --template T --output OUT"
+
+      private
+
+      def options(parser)
+        output_option(parser)
+        parser.on("--template T", "a shipped template's name or a .docx file") { |name| @options[:template] = name }
+      end
+
+      def perform
+        path = positional(1)
+        output = required(:output)
+        Formats.for_path(output)
+        document = read(path)
+        edit = Edits::ApplyTemplate.new(Template.find(required(:template)), page: true)
+        match = edit.match(document)
+        change = edit.apply(document)
+        write(change.after, output)
+        @out.puts "#{match.pairs.size} styles matched, #{match.added.size} added; #{change.after.word_count} words, unchanged"
+        @out.puts "without a partner in the template: #{match.unmatched.map(&:name).join(", ")}" if match.unmatched.any?
+        0
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Norvel
+  # A template is a plain .docx: its styles and page set-up count, its text is one sample paragraph of each style.
+  module Template
+    FOLDER = File.join(ROOT, "templates")
+
+    module_function
+
+    # Names of the templates that ship, with their paths.
+    def shipped
+      Dir[File.join(FOLDER, "*.docx")].sort.to_h { |path| [File.basename(path, ".docx"), path] }
+    end
+
+    # A shipped template's name, or a path. Raises UnreadableFile.
+    def find(name)
+      Formats.read_file(shipped.fetch(name, name))
+    end
+
+    # The bytes of a template with the styles and page set-up of a document.
+    def bytes(document)
+      Formats::Docx::TemplateWriter.new(document).bytes
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+RSpec.describe Norvel::Template do
+  let(:handbook) { Norvel::Formats.read(Demo::Handbook.new.bytes, name: "handbook.docx") }
+
+  # The looks that text in the style of this name has, without the defaults that are alike everywhere.
+  def looks(document, name)
+    %i[paragraph run].map { |place| document.cascade.of_style(document.sheet.named(name), place).to_json_hash(place) }
+  end
+
+  it "dresses a document so that its styles look as the template's" do
+    described_class.shipped.each_key do |name|
+      template = described_class.find(name)
+      dressed = Norvel::Edits::ApplyTemplate.new(template, page: true).apply(handbook).after
+      ["Body Text", "Heading 1", "Heading 2", "Title", "Caption"].each { |style| expect([name, style, looks(dressed, style)]).to eq [name, style, looks(template, style)] }
+      again = reread(dressed)
+      expect([again.sections[0].margin_left, again.paragraphs.map(&:text)]).to eq [template.sections[0].margin_left, handbook.paragraphs.map(&:text)]
+    end
+  end
+
+  it "dresses in any and back, losing nothing" do
+    changes = []
+    document = described_class.shipped.keys.inject(handbook) { |now, name| Norvel::Edits::ApplyTemplate.new(described_class.find(name), page: true).apply(now).tap { |change| changes << change }.after }
+    changes.reverse_each { |change| document = change.take_back(document) }
+    expect(Norvel::Formats::Docx.write(document)).to eq Norvel::Formats::Docx.write(handbook)
+  end
+
+  it "asks for what has no partner" do
+    odd = docx(p(r("x"), '<w:pStyle w:val="Own"/>'), styles: style("Own", "Own Style"))
+    edit = Norvel::Edits::ApplyTemplate.new(described_class.find("ravelmouth-report"))
+    expect(edit.match(odd).unmatched.map(&:name)).to eq ["Own Style"]
+    chosen = Norvel::Edits::ApplyTemplate.new(described_class.find("ravelmouth-report"), chosen: {"Own" => "Body Text"}).apply(odd).after
+    expect([chosen.style_name(chosen.paragraphs[0]), chosen.look(chosen.paragraphs[0])[:space_after]]).to eq ["Body Text", 8.0]
+  end
+
+  it "makes a template of a document: its styles, its page, a sample of each" do
+    template = Norvel::Formats.read(described_class.bytes(handbook), name: "t.docx")
+    expect(template.paragraphs.map { |paragraph| template.style_name(paragraph) }).to match_array handbook.sheet.styles.values.select(&:paragraph?).map(&:name)
+    expect([template.sections.size, template.sections[0].width, template.sheet.styles]).to eq [1, handbook.sections[0].width, handbook.sheet.styles]
+  end
+
+  it "is applied by the command line" do
+    Dir.mktmpdir do |folder|
+      File.binwrite("#{folder}/h.docx", Demo::Handbook.new.bytes)
+      out = StringIO.new
+      status = Norvel::CLI.run(["apply", "#{folder}/h.docx", "--template", "ravelmouth-report", "--output", "#{folder}/o.docx"], out:, err: StringIO.new)
+      expect([status, out.string]).to match [0, /styles matched, \d+ added; 2483 words, unchanged/]
+    end
+  end
+end
