@@ -238,6 +238,18 @@
     }
   });
 
+  // --- a double click opens the words of a paragraph for typing ---
+  document.addEventListener("dblclick", (event) => {
+    if (!event.target.closest("#galley .tcell")) return;
+    const open = () => {
+      const words = $(".words:not(form)");
+      if (!words) return;
+      words.open = true;
+      $("#words-text")?.focus();
+    };
+    setTimeout(open, 350);
+  });
+
   // --- a range by dragging over rows ---
   let dragFrom = null;
   document.addEventListener("mousedown", (event) => {

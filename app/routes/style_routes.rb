@@ -36,6 +36,12 @@ module StyleRoutes
     app.post("/manuscripts/:id/styles/delete") { style_change Norvel::Edits::DeleteStyles.new([chosen_style.id], to: params[:to].to_s.empty? ? nil : params[:to], keep_look: params[:look] == "keep"), params[:to] }
     app.post("/manuscripts/:id/styles/unused") { style_change Norvel::Edits::DeleteStyles.new(unused_styles.map(&:id)) }
 
+    app.post("/manuscripts/:id/styles/hide") { style_change Norvel::Edits::StyleLinks.new(chosen_style.id, {hidden: !chosen_style.hidden}) }
+    app.post("/manuscripts/:id/styles/number") { style_change Norvel::Edits::NumberHeadings.new(params[:scheme].to_s, word: params[:word]) }
+
+    # A style made from the look of one paragraph, from the galley.
+    app.post("/manuscripts/:id/edits/make_style") { perform Norvel::Edits::StyleFromLook.new(chosen_ids, params[:name]) }
+
     # The style of a paragraph takes over its look, from the galley.
     app.post("/manuscripts/:id/edits/adopt") { perform Norvel::Edits::AdoptLook.new(one_id) }
 

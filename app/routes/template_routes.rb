@@ -21,6 +21,27 @@ module TemplateRoutes
       go_after "Saved the template #{name}", path_to("templates")
     end
 
+    # A file of one's own becomes a template; what it says is left out.
+    app.post("/manuscripts/:id/templates/bring") do
+      file = params[:file]
+      raise Norvel::Refused, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
+      name = File.basename(file[:filename].to_s.dup.force_encoding("UTF-8").scrub, ".*")
+      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(Norvel::Formats.read(file[:tempfile].read, name:)))
+      go_after "Brought in the template #{name}", path_to("templates")
+    end
+
+    app.get("/new") do
+      @title = "Start from a template"
+      erb :new_document
+    end
+
+    app.post("/new") do
+      template = SavedTemplate.document_of(params[:template])
+      bytes = Norvel::NewDocument.new(template, params.slice(*Norvel::NewDocument::FIELDS.keys.map(&:to_s)).transform_keys(&:to_sym)).bytes
+      made = Manuscript.bring_in(bytes, filename: "#{params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")}.docx")
+      redirect to("/manuscripts/#{made.id}/galley"), 303
+    end
+
     app.get("/templates/:key/download") do
       bytes = SavedTemplate.bytes_of(params[:key])
       content_type HandoverRoutes::TYPE

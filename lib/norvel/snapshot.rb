@@ -68,13 +68,14 @@ module Norvel
       end
 
       def others(document)
-        %i[sheet sections info].reject { |field| document.public_send(field).equal?(@original.public_send(field)) }.to_h { |field| [field, other(field, document.public_send(field))] }
+        %i[sheet sections info numbering].reject { |field| document.public_send(field).equal?(@original.public_send(field)) }.to_h { |field| [field, other(field, document.public_send(field))] }
       end
 
       def other(field, value)
         case field
         when :sheet then {styles: value.styles.values.map { |style| style(style) }, paragraph: set(value.paragraph_defaults), run: set(value.run_defaults)}
         when :sections then value.map(&:to_h)
+        when :numbering then value.lists.map { |id, list| [id, list.definition, list.levels.map { |number, level| [number, level.to_h.merge(paragraph: set(level.paragraph))] }, list.starts.to_a] }
         else value
         end
       end
@@ -115,6 +116,7 @@ module Norvel
         case field
         when :sheet then Styles::StyleSheet.new(styles: value[:styles].to_h { |style| [style[:id], style(style)] }, paragraph_defaults: @sets[value[:paragraph]], run_defaults: @sets[value[:run]])
         when :sections then value.map { |section| Document::Section.new(**section) }.freeze
+        when :numbering then Document::Numbering.new(value.to_h { |id, definition, levels, starts| [id, Document::Numbering::List.new(definition, levels.to_h { |number, level| [number, level(level)] }, starts.to_h)] })
         else value.freeze
         end
       end
@@ -122,6 +124,10 @@ module Norvel
       def style(data)
         conditions = data[:conditions].to_h { |name, paragraph, run| [name, [@sets[paragraph], @sets[run]]] }
         Styles::Style.new(**data, paragraph: @sets[data[:paragraph]], run: @sets[data[:run]], conditions:)
+      end
+
+      def level(data)
+        Document::Numbering::Level.new(**data, paragraph: @sets[data[:paragraph]])
       end
 
       def cell(data)

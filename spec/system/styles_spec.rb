@@ -100,6 +100,42 @@ RSpec.describe "styles", type: :feature do
     expect(page).to be_axe_clean
   end
 
+  # The handbook's quotation: a style from a paragraph, single-spaced and inset, put on all that look so.
+  it "makes a block quotation style from a paragraph and puts it on all long quotations" do
+    thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
+    quote = thesis.document.paragraphs.find { |p| thesis.document.suggestions.role(p.id) == "quote" }
+    visit "/manuscripts/#{thesis.id}/galley?at=#{quote.id}"
+    expect(page).to have_css("#bench h2", text: "Paragraph")
+    find("body").send_keys("R")
+    expect(page).to have_css("#selected", text: "24 selected")
+    fill_in "make-name", with: "Long Quotation"
+    click_button "Make it"
+    expect(page).to have_css("#said", text: "Make the style Long Quotation from 24 paragraphs")
+    made = Manuscript.find(thesis.id).document
+    expect([made.uses[made.sheet.named("Long Quotation").id], made.sheet.named("Long Quotation").paragraph[:indent_left]]).to eq [24, 53.85]
+  end
+
+  it "numbers headings by style" do
+    visit "#{at}/styles"
+    find("summary", text: "Number headings …").click
+    click_button "Number them by style"
+    expect(page).to have_css("#said", text: "Number the headings: decimal")
+    expect(Manuscript.find(manuscript.id).document.markers.values.first(3)).to eq %w[1 1.1 1.2]
+  end
+
+  it "starts a document from a template, its front matter filled in" do
+    visit "/"
+    click_link "Start from a template …"
+    expect(page).to be_axe_clean
+    select "Ravelmouth thesis", from: "Template"
+    fill_in "Title", with: "On Weirs"
+    fill_in "Author", with: "I. Aldermoor"
+    click_button "Start"
+    expect(page).to have_css(".row", text: "On Weirs")
+    made = Manuscript.last.document
+    expect([made.style_name(made.paragraphs[0]), made.info[:author], made.paragraphs.map(&:text)]).to eq ["Title", "I. Aldermoor", ["On Weirs", "I. Aldermoor", "Introduction", "Begin here."]]
+  end
+
   # Source: axe-core (Deque Systems).
   it "has no fault that axe-core finds" do
     visit "#{at}/styles?style=BodyText"

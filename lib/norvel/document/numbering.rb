@@ -5,16 +5,33 @@ module Norvel
     # The lists of a document (ISO/IEC 29500-1 17.9): which levels a list has, and the marker that each paragraph of one shows.
     class Numbering
       # format and text as in the file ("decimal", "%1.%2"); style_id: the paragraph style bound to the level; paragraph: what
-      # the level sets on its paragraphs; restart_after: the level (from 1) whose step restarts this one, 0 never, nil any higher.
-      Level = Struct.new(:start, :format, :text, :style_id, :legal, :restart_after, :paragraph, keyword_init: true)
+      # the level sets on its paragraphs; suffix: "tab", "space" or
+      # "nothing" after the marker; restart_after: the level (from 1) whose step restarts this one, 0 never, nil any higher.
+      Level = Struct.new(:start, :format, :text, :style_id, :legal, :restart_after, :suffix, :paragraph, keyword_init: true)
       # The definition a list counts with (lists of one definition share a count), its levels, and where it starts anew.
       List = Struct.new(:definition, :levels, :starts)
 
       NONE_FORMATS = %w[none bullet].freeze
 
+      attr_reader :lists
+
       def initialize(lists = {})
-        @lists = lists
+        @lists = lists.freeze
       end
+
+      # The same with one more list.
+      def with(id, list)
+        Numbering.new(@lists.merge(id => list))
+      end
+
+      def free_id
+        (@lists.keys.max || 0) + 1
+      end
+
+      def eql?(other)
+        equal?(other) || (other.is_a?(Numbering) && @lists == other.lists)
+      end
+      alias_method :==, :eql?
 
       def known?(id)
         @lists.key?(id)

@@ -35,7 +35,7 @@ module Norvel
             titlePg textDirection bidi rtlGutter docGrid printerSettings sectPrChange],
           "numPr" => %w[ilvl numId], "pBdr" => %w[top left bottom right between bar],
           "styles" => %w[docDefaults latentStyles style], "docDefaults" => %w[rPrDefault pPrDefault], "rPrDefault" => %w[rPr], "pPrDefault" => %w[pPr],
-          "p" => %w[pPr], "r" => %w[rPr]
+          "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId legacy lvlJc pPr rPr]
         }.freeze
 
         # Built-in styles stand in the file under names that people see otherwise. Their ids are localized: only names count.

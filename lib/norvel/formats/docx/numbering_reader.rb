@@ -50,7 +50,7 @@ module Norvel
         def level(node)
           Document::Numbering::Level.new(
             start: value(node, "start").to_i, format: Sections::FORMATS.fetch(value(node, "numFmt") || "decimal", "decimal"), text: bullet(value(node, "lvlText").to_s),
-            style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false, restart_after: value(node, "lvlRestart")&.to_i,
+            style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false, restart_after: value(node, "lvlRestart")&.to_i, suffix: value(node, "suff") || "tab",
             paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part)
           )
         end

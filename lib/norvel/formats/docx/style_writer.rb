@@ -38,6 +38,9 @@ module Norvel
           value(node, "basedOn", was&.based_on, now.based_on)
           value(node, "next", was&.next_id, now.next_id)
           value(node, "link", was&.link, now.link)
+          unless (was&.hidden || false) == (now.hidden || false)
+            now.hidden ? @part.place(node, "semiHidden") : @part.drop(node, "semiHidden")
+          end
           Formatting.write(node, "pPr", :paragraph, was ? was.paragraph : NOTHING, now.paragraph, @part)
           Formatting.write(node, "rPr", :run, was ? was.run : NOTHING, now.run, @part)
         end

@@ -6,8 +6,6 @@ module Norvel
       # A Document to the bytes of a .docx: the package it came in, with what was changed changed. The package is read again
       # with its elements at hand, compared with the document, and patched. The same document gives the same bytes.
       class Writer
-        OFFICE_TYPE = {"styles" => "#{Names::TYPE}styles+xml"}.freeze
-
         def initialize(document)
           @document = document
           @reader = Reader.new(document.source, name: document.name, keep_nodes: true)
@@ -18,6 +16,7 @@ module Norvel
 
         def bytes
           text
+          numbering
           styles
           information
           Archive.write(@document.source, @changed)
@@ -37,9 +36,17 @@ module Norvel
           @changed[main.path] = main.bytes if touched
         end
 
+        def numbering
+          added = @document.numbering.lists.reject { |id, _| @original.numbering.known?(id) }
+          return if added.empty?
+          part = @package.related("numbering") || new_part("numbering", NumberingWriter::EMPTY)
+          NumberingWriter.new(part).add(added)
+          @changed[part.path] = part.bytes
+        end
+
         def styles
           return if @document.sheet.equal?(@original.sheet) || same_sheet?
-          part = @package.related("styles") || new_styles_part
+          part = @package.related("styles") || new_part("styles", StyleWriter::EMPTY)
           StyleWriter.new(part, @reader.style_nodes).write(@original.sheet, @document.sheet)
           @changed[part.path] = part.bytes
         end
@@ -55,12 +62,13 @@ module Norvel
           announce("", path, Names::CORE_REL, Names::CORE_TYPE) unless @package.core_path
         end
 
-        def new_styles_part
+        # A part that the package lacks, of the class (strict or transitional) of its main part.
+        def new_part(kind, empty)
           folder = @package.main_path.rpartition("/").first
-          path = [folder, "styles.xml"].reject(&:empty?).join("/")
-          space = @package.main.strict? ? Names::STRICT_RELS : Names::OFFICE_RELS
-          announce(@package.main_path, path, "#{space}/styles", OFFICE_TYPE["styles"])
-          Part.new(path, StyleWriter::EMPTY.sub(Names::TRANSITIONAL, @package.main.strict? ? Names::STRICT : Names::TRANSITIONAL))
+          path = [folder, "#{kind}.xml"].reject(&:empty?).join("/")
+          strict = @package.main.strict?
+          announce(@package.main_path, path, "#{strict ? Names::STRICT_RELS : Names::OFFICE_RELS}/#{kind}", "#{Names::TYPE}#{kind}+xml")
+          Part.new(path, strict ? empty.sub(Names::TRANSITIONAL, Names::STRICT) : empty)
         end
 
         # A new part is a content type, a relationship with an unused id, and the part.

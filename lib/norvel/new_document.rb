@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Norvel
+  # A document that begins with a template: its front matter filled in, and a first heading to write under.
+  class NewDocument
+    FIELDS = {title: "Title", subtitle: "Subtitle", author: "Author", institution: "Institution", date: "Date"}.freeze
+    STYLES = {title: %w[Title], subtitle: %w[Subtitle Title]}.freeze
+
+    # template: a Document; fields: {title: "…", …}. Raises Refused.
+    def initialize(template, fields)
+      @template = template
+      @fields = fields.transform_values { |text| text.to_s.strip }.reject { |_, text| text.empty? }
+      raise Refused, "A new document needs a title." unless @fields[:title]
+    end
+
+    # The bytes of a .docx.
+    def bytes
+      front = FIELDS.keys.filter_map { |field| [style(*STYLES.fetch(field, []), "Body Text"), @fields[field]] if @fields[field] }
+      text = [[style("Heading 1"), "Introduction"], [style("Body Text"), "Begin here."]]
+      bare = Formats.read(Template.bytes(@template), name: "new.docx")
+      document = bare.with(paragraphs: (front + text).each_with_index.map { |(style, words), index| paragraph(index + 1, style, words) }.freeze)
+      Formats::Docx.write(Edits::Describe.new({title: @fields[:title], author: @fields[:author]}).change(document))
+    end
+
+    private
+
+    # The first of these styles that the template has.
+    def style(*names)
+      names.filter_map { |name| @template.sheet.named(name, "paragraph") }.first&.id
+    end
+
+    def paragraph(id, style, words)
+      Document::Paragraph.new(id, :body, 1, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, [Document::Run.new(words, nil, Styles::PropertySet::EMPTY, nil)].freeze, nil, nil, nil)
+    end
+  end
+end

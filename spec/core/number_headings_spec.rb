@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+RSpec.describe Norvel::Edits::NumberHeadings do
+  let(:document) { docx([1, 2, 2, 3, 1, 2].map { |n| p(r("Head"), %(<w:pStyle w:val="H#{n}"/>)) }.join, styles: (1..3).map { |n| style("H#{n}", "heading #{n}", based_on: (n == 1) ? nil : "H1") }.join) }
+
+  def markers(document) = document.markers.values
+
+  # Source: ISO 2145:1978, levels 1 2 2 3 1 2; the other forms by ISO/IEC 29500-1 17.9.11.
+  {"decimal" => %w[1 1.1 1.2 1.2.1 2 2.1], "chapter" => ["Chapter 1", "1.1", "1.2", "1.2.1", "Chapter 2", "2.1"], "roman" => %w[I I.1 I.2 I.2.1 II II.1], "letters" => %w[A A.1 A.2 A.2.1 B B.1]}.each do |scheme, expected|
+    it "numbers by #{scheme}, also when the file is read again" do
+      after = described_class.new(scheme).apply(document).after
+      expect([markers(after), markers(reread(after))]).to eq [expected, expected]
+      saved = Norvel::Snapshot.load(Norvel::Snapshot.dump(after, document), document)
+      expect([markers(saved), saved.numbering]).to eq [expected, after.numbering]
+    end
+  end
+
+  it "takes numbers off, and back" do
+    numbered = described_class.new("decimal").apply(document).after
+    change = described_class.new("none").apply(numbered)
+    expect([markers(change.after), markers(change.take_back(change.after))]).to eq [[], %w[1 1.1 1.2 1.2.1 2 2.1]]
+  end
+
+  it "adds to lists that are there" do
+    twice = described_class.new("roman").apply(reread(described_class.new("decimal").apply(document).after)).after
+    expect(markers(reread(twice))).to eq %w[I I.1 I.2 I.2.1 II II.1]
+  end
+end
