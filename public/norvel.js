@@ -238,6 +238,19 @@
     }
   });
 
+  // --- words selected in the text of a paragraph go into the field for character styles, with which time they stand there ---
+  document.addEventListener("selectionchange", () => {
+    const chosen = getSelection();
+    const text = chosen.toString().trim(), cell = chosen.anchorNode?.parentElement?.closest("#galley .tcell p");
+    const form = $("#words-form");
+    if (!form || !cell || !text || !cell.contains(chosen.focusNode) || Number(cell.closest(".row").dataset.id) !== Number(form.elements.ids.value)) return;
+    const range = document.createRange();
+    range.setStart(cell, 0);
+    range.setEnd(chosen.getRangeAt(0).startContainer, chosen.getRangeAt(0).startOffset);
+    form.elements.words.value = text;
+    form.elements.nth.value = range.toString().split(text).length - 1;
+  });
+
   // --- a double click opens the words of a paragraph for typing ---
   document.addEventListener("dblclick", (event) => {
     if (!event.target.closest("#galley .tcell")) return;

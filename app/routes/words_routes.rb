@@ -13,6 +13,11 @@ module WordsRoutes
     app.post("/manuscripts/:id/edits/case") { perform Norvel::Edits::ChangeCase.new(chosen_ids, params[:case].to_s) }
     app.post("/manuscripts/:id/edits/run_in") { perform Norvel::Edits::RunIn.new(chosen_ids, on: params[:on] == "1") }
 
+    app.post("/manuscripts/:id/edits/words") do
+      range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, params[:nth].to_i.clamp(0, 10_000))
+      perform Norvel::Edits::StyleWords.new(one_id, range, params[:character].to_s.empty? ? nil : params[:character])
+    end
+
     app.get("/manuscripts/:id/paste") do
       @after = document.include?(params[:after].to_i) ? params[:after].to_i : document.paragraphs.last&.id
       station :paste

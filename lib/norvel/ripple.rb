@@ -57,8 +57,8 @@ module Norvel
       ids = styles.to_h { |style| [style.id, true] }
       @reached ||= after.paragraphs.filter_map do |now|
         style = after.style_of(now)
-        next unless (style && ids[style.id]) || now.runs.any? { |run| run.style_id && ids[run.style_id] } || !before.include?(now.id)
-        [before.paragraph(now.id), now] if before.include?(now.id)
+        reached = (style && ids[style.id]) || now.runs.any? { |run| run.style_id && ids[run.style_id] }
+        [before.paragraph(now.id), now] if reached && before.include?(now.id)
       end
     end
 

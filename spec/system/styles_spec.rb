@@ -115,6 +115,19 @@ RSpec.describe "styles", type: :feature do
     expect([made.uses[made.sheet.named("Long Quotation").id], made.sheet.named("Long Quotation").paragraph[:indent_left]]).to eq [24, 53.85]
   end
 
+  it "puts words in a character style" do
+    visit "#{at}/galley?at=3"
+    paragraph = manuscript.document.paragraph(4)
+    find("#row-4 .scell").click
+    expect(page).to have_css("#bench h2", text: "Paragraph 4")
+    fill_in "some-words", with: paragraph.text.split.first(2).join(" ")
+    select "Work Title", from: "character"
+    within("#words-form") { click_button "Set" }
+    expect(page).to have_css("#said", text: "in Work Title")
+    made = Manuscript.find(manuscript.id).document
+    expect(made.sheet[made.paragraph(4).runs.first.style_id].name).to eq "Work Title"
+  end
+
   it "numbers headings by style" do
     visit "#{at}/styles"
     find("summary", text: "Number headings …").click

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Puts words of a paragraph in a character style, or takes them out of one. What the words had directly for the same purpose goes,
+    # since toggles of both would cancel each other.
+    class StyleWords < StyleEdit
+      # The usual character styles, made when they are first used.
+      USUAL = {
+        "Emphasis" => {italic: true}, "Strong" => {bold: true}, "Work Title" => {italic: true}, "Foreign Words" => {italic: true}, "Code" => {font: "Courier New"}, "Superscript" => {position: "super"}, "Subscript" => {position: "sub"}
+      }.freeze
+
+      # range: of positions in the paragraph's raw text; name: of the style, or nil for none
+      def initialize(id, range, name)
+        @id = id
+        @range = range
+        @name = name
+      end
+
+      # The range of the nth time (from 0) that words stand in a paragraph as it is read. Raises Refused.
+      def self.range(paragraph, words, nth)
+        raise Refused, "No words are selected." if words.to_s.strip.empty?
+        places = paragraph.raw_text.each_char.with_index.reject { |char, _| Document::Run::UNSEEN.include?(char) }.map(&:last)
+        at = -1
+        (nth + 1).times { at = paragraph.text.index(words, at + 1) or raise Refused, "“#{words[0, 40]}” is not in this paragraph any more." }
+        places[at]..places[at + words.size - 1]
+      end
+
+      def change(document)
+        paragraph = document.paragraph(@id)
+        document, style = made(document) if @name
+        changed = divided(paragraph).map { |run, inside| inside ? styled(run, style) : run }
+        document.replace([paragraph.with(runs: changed.freeze)])
+      end
+
+      def title(document)
+        text = document.paragraph(@id).raw_text[@range].delete(Document::Run::UNSEEN)
+        "“#{text[0, 40]}” in #{@name || "no character style"}"
+      end
+
+      private
+
+      def made(document)
+        found = document.sheet.named(@name, "character")
+        return [document, found] if found
+        raise Refused, "There is no character style “#{@name}”." unless USUAL.key?(@name)
+        id = document.sheet.free_id(@name)
+        style = Styles::Style.new(id:, name: @name, type: "character", based_on: document.sheet.default("character")&.id, custom: !Styles::BuiltIn.name?(@name), run: Styles::PropertySet.of(USUAL[@name].inject({}) { |set, (name, value)| set.merge(Setting.slots(name, value)) }))
+        [document.with(sheet: document.sheet.put(style)), style]
+      end
+
+      # The runs cut at the ends of the range: [run, inside?].
+      def divided(paragraph)
+        from = 0
+        paragraph.runs.flat_map do |run|
+          first, last = [@range.begin - from, @range.end + 1 - from].map { |cut| cut.clamp(0, run.text.size) }
+          from += run.text.size
+          [[run.text[0...first], false], [run.text[first...last], true], [run.text[last..], false]].reject { |text, _| text.empty? }.map { |text, inside| [(text == run.text) ? run : run.with(text:), inside] }
+        end
+      end
+
+      def styled(run, style)
+        return run.with(style_id: nil) unless style
+        run.with(style_id: style.id, direct: run.direct.without(*style.run.keys))
+      end
+    end
+  end
+end
