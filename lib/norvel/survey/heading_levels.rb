@@ -24,10 +24,18 @@ module Norvel
 
       # 1–6
       def level(paragraph)
-        stated(paragraph) || @levels.fetch(@kinds[paragraph.id])
+        stated(paragraph) || numbered_deeper(paragraph) || @levels.fetch(@kinds[paragraph.id])
       end
 
       private
+
+      # Where headings of one look are numbered at several depths, the number says the level and the look does not.
+      def numbered_deeper(paragraph)
+        traits = Traits.of(paragraph)
+        return unless traits.kind == :decimal && traits.depth >= 2
+        depths = @headings.select { |other| @kinds[other.id] == @kinds[paragraph.id] && Traits.of(other).kind == :decimal }.map { |other| Traits.of(other).depth }.uniq
+        traits.depth.clamp(1, 6) if depths.size > 1
+      end
 
       # A level the file states itself.
       def stated(paragraph)

@@ -85,12 +85,31 @@ module Norvel
         zone = title_zone
         return others_on_title_page([marked, *zone].sort_by { |paragraph| @document.position(paragraph.id) }, marked) if marked
         return if zone.empty?
+        return if title_before_its_like(zone)
         largest = zone.map { |paragraph| size(paragraph) }.max
         return unless largest >= @body.size + 2
         title = zone.find { |paragraph| size(paragraph) == largest && !Traits.of(paragraph).chapter? && !Traits.of(paragraph).heading_word? && Traits.of(paragraph).kind != :decimal } or return
         return if @worded.count { |paragraph| size(paragraph) >= largest && letters(paragraph)[:bold] == letters(title)[:bold] && paragraph != title } > 2 && !alone_in_look?(title)
         put(title, "title", 0.93, "largest size in the document", "on the first page")
         others_on_title_page(zone, title)
+      end
+
+      # A title that looks as the headings do: it comes first, stands out, and is followed by plain lines (an author's name), or at
+      # once by a heading of the same look.
+      def title_before_its_like(zone)
+        first, second = zone
+        return unless first == @worded.first && second && stands_out?(first) && size(first) < @worded.map { |p| size(p) }.max + 0.5
+        traits = Traits.of(first)
+        return if traits.heading_word? || traits.kind || traits.sentence? || traits.words > 20
+        like = @worded.count { |other| other != first && !known?(other) && appearance(other) == appearance(first) && Traits.of(other).words <= 15 }
+        plain_lines = !stands_out?(second) && Traits.of(second).words <= 10 && !Traits.of(second).sentence? && document_look(second)[:align] == document_look(first)[:align]
+        return unless like.positive? && (plain_lines || (appearance(second) == appearance(first) && !Traits.of(second).kind))
+        put(first, "title", 0.8, "first in the document", plain_lines ? "followed by lines that are no text" : "followed by a heading of the same look")
+        others_on_title_page(zone, first)
+      end
+
+      def stands_out?(paragraph)
+        size(paragraph) >= @body.size + 0.5 || (letters(paragraph)[:bold] && !@body.bold?) || Traits.of(paragraph).capitals?
       end
 
       # The paragraphs before the first real text.

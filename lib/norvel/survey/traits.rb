@@ -104,7 +104,7 @@ module Norvel
       def weigh
         score = 0.0
         because = []
-        if words.between?(1, 8) && !text.match?(/[[:punct:]]\z/)
+        if words.between?(1, 8) && !text.match?(/[.,;…]["”’»)]*\z/)
           score += 1
           because << "short, without a full stop"
         end
@@ -112,9 +112,9 @@ module Norvel
         score -= 2.5 if words > 18
         score -= 4 if words > 28
         score -= 3.5 if sentence? && !text.match?(/[?!]["”’»)]*\z/)
-        score -= 0.7 if text.match?(/[?!]\z/)
+        score -= 0.5 if text.match?(/[?!]\z/)
         score -= 4 if text.match?(/[,;]\z/)
-        score -= 1.5 if text.end_with?(":")
+        score -= (words <= 6) ? 0.8 : 2.5 if text.end_with?(":")
         score -= 3 if several_sentences?
         score -= 2 if begins_small?
         score -= 6 if caption
