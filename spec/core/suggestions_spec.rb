@@ -51,8 +51,8 @@ RSpec.describe Norvel::Survey::Suggestions do
   end
 
   it "says why, and how sure it is" do
-    document = docx(bold("A heading", 20) + running * 3)
-    expect(document.suggestions[1].because).to include("larger than the text", "bold", "followed by text")
+    document = docx(running + bold("A heading", 20) + running * 3)
+    expect(document.suggestions[2].because).to include("larger than the text", "bold", "followed by text")
     expect(document.suggestions.to_h.values.map(&:confidence)).to all be_between(0.5, 1.0)
   end
 end
