@@ -36,8 +36,8 @@ RSpec.describe "the main job", type: :feature do
     expect(page).to have_css("#said", text: "Put 3 paragraphs in Heading 2")
     expect([2, 3, 4].map { |n| row(n).find(".sname").text }.uniq).to eq ["Heading 2"]
 
-    click_button "Clear it all"
-    expect(page).to have_css("#said", text: /Nothing|nothing|Clear direct formatting/)
+    click_button "Let go of all of it"
+    expect(page).to have_css("#said", text: /nothing to change|Let go of what was set by hand/)
 
     visit current_path.sub("galley", "findings")
     group = find("tr.group", text: "A blank paragraph stands for space")

@@ -23,10 +23,10 @@ module Norvel
       end
 
       def title(document)
-        what = @names ? @names.map { |name| Styles::Properties[name].label.downcase }.join(", ") : "direct formatting"
+        what = @names ? "#{@names.map { |name| Styles::Properties[name].label.downcase }.join(", ")} set by hand" : "what was set by hand"
         touched = change(document)
         number = document.paragraphs.zip(touched.paragraphs).count { |was, now| !was.equal?(now) }
-        "Clear #{what} on #{count(number)}"
+        "Let go of #{what} on #{count(number)}"
       end
 
       private

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+RSpec.describe Norvel::Styles::Properties do
+  it "has the keys of the command line's JSON, each once" do
+    keys = described_class.all.filter_map(&:json)
+    expect(keys).to eq keys.uniq
+    expect(keys).to include(:align, :indent_left_pt, :first_line_pt, :line_spacing, :outline_level, :font, :size_pt, :color, :position)
+    expect(described_class.from_json("space_after_pt").name).to eq :space_after
+  end
+
+  it "gives every slot that is part of another a property to be part of" do
+    described_class.all.select(&:part_of).each do |slot|
+      expect(described_class.slots_of(slot.part_of)).to include(slot.name)
+    end
+  end
+
+  it "names an odt attribute for every property a person sees, for the format beside this one" do
+    seen = described_class.all.select { |property| property.public? && property.name != :list }
+    expect(seen.reject(&:odt)).to be_empty
+  end
+
+  # What is written must read back the same: random values of every property, on paragraphs, runs and styles alike.
+  describe "through a file" do
+    values = {
+      align: %w[left right center justify], indent_left: [0.0, 36.0, -12.0, 53.85], indent_right: [18.0], first_line: [36.0, -18.0, 0.0], space_before: [0.0, 6.5], space_after: [12.0, 0.0],
+      line_spacing: [{rule: "multiple", value: 1.15}, {rule: "exact", value: 14.0}, {rule: "at_least", value: 12.5}], contextual_spacing: [true, false], keep_with_next: [true, false], keep_together: [true, false],
+      widow_control: [true, false], page_break_before: [true, false], shading: ["#eef3f7", "auto"], outline_level: [1, 9, 0], right_to_left: [true, false],
+      font: ["Arial", "Times New Roman"], size: [10.5, 22.0], bold: [true, false], italic: [true, false], underline: %w[single double none], strike: [true, false], caps: [true, false], small_caps: [true, false],
+      color: ["#1f3864", "auto"], highlight: ["#ffff00", "auto"], letter_spacing: [1.5, -0.5], position: %w[super sub normal], hidden: [true, false], language: %w[en-GB de]
+    }.freeze
+
+    values.each do |name, list|
+      it "keeps #{name}" do
+        property = described_class[name]
+        list.each do |value|
+          document = docx(p(r("x")))
+          paragraph = document.paragraphs[0]
+          changed = if property.on == :paragraph
+            paragraph.with(direct: set(name => value))
+          else
+            paragraph.with(runs: [paragraph.runs[0].with(direct: set(name => value))])
+          end
+          again = reread(document.replace([changed])).paragraphs[0]
+          found = (property.on == :paragraph) ? again.direct : again.runs[0].direct
+          expect(found[name]).to eq value
+        end
+      end
+
+      it "takes #{name} out again and leaves nothing" do
+        property = described_class[name]
+        document = docx(p(r("x")))
+        paragraph = document.paragraphs[0]
+        with = if property.on == :paragraph
+          paragraph.with(direct: set(name => list.first))
+        else
+          paragraph.with(runs: [paragraph.runs[0].with(direct: set(name => list.first))])
+        end
+        dressed = reread(document.replace([with]))
+        bare = Norvel::Formats::Docx.write(dressed.replace([dressed.paragraphs[0].with(direct: set, runs: [dressed.paragraphs[0].runs[0].with(direct: set)])]))
+        expect(part(bare, "word/document.xml")).not_to match(/<w:(?:pPr|rPr)>/)
+      end
+    end
+  end
+end
+
+RSpec.describe Norvel::Styles::Types do
+  def property(name)
+    Norvel::Styles::Properties[name]
+  end
+
+  {
+    align: {"centred" => "center", "left" => "left", "justified" => "justify"},
+    bold: {"yes" => true, "no" => false, true => true},
+    underline: {"yes" => "single", "no" => "none"},
+    color: {"#1F3864" => "#1f3864", "automatic" => "auto", "336699" => "#336699"},
+    outline_level: {"level 2" => 2, "3" => 3, "body text" => 0},
+    size: {"12pt" => 12.0, "10.5" => 10.5, 12 => 12.0},
+    line_spacing: {
+      "double" => {rule: "multiple", value: 2.0}, "1.15" => {rule: "multiple", value: 1.15}, 1.5 => {rule: "multiple", value: 1.5},
+      "exactly 24pt" => {rule: "exact", value: 24.0}, "at least 14 pt" => {rule: "at_least", value: 14.0}, "14pt" => {rule: "exact", value: 14.0}
+    }
+  }.each do |name, pairs|
+    pairs.each do |typed, value|
+      it("understands #{typed.inspect} for #{name}") { expect(property(name).type.typed(typed)).to eq value }
+    end
+  end
+
+  {align: "sideways", bold: "perhaps", color: "blueish", outline_level: "12", size: "large", line_spacing: "loose"}.each do |name, typed|
+    it("refuses #{typed.inspect} for #{name}") { expect { property(name).type.typed(typed) }.to raise_error(Norvel::Refused, /#{typed}|outline level/) }
+  end
+
+  it "says what it understood so that it is understood again" do
+    {align: "center", bold: true, color: "#336699", outline_level: 2, size: 10.5, space_after: 6.0, line_spacing: {rule: "exact", value: 14.0}}.each do |name, value|
+      expect(property(name).type.typed(property(name).spoken(value))).to eq value
+    end
+  end
+end
