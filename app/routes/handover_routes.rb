@@ -22,7 +22,7 @@ module HandoverRoutes
     end
 
     app.post("/manuscripts/:id/describe") do
-      manuscript.perform(Norvel::Edits::Describe.new(params.slice("title", "author", "language").transform_keys(&:to_sym)), version: params[:version])
+      manuscript.perform(Norvel::Edits::Describe.new(%i[title author language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }), version: params[:version])
       redirect to(path_to("handover")), 303
     end
   end

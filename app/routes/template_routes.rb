@@ -37,7 +37,7 @@ module TemplateRoutes
 
     app.post("/new") do
       template = SavedTemplate.document_of(params[:template])
-      bytes = Norvel::NewDocument.new(template, params.slice(*Norvel::NewDocument::FIELDS.keys.map(&:to_s)).transform_keys(&:to_sym)).bytes
+      bytes = Norvel::NewDocument.new(template, Norvel::NewDocument::FIELDS.keys.to_h { |field| [field, params[field]] }).bytes
       made = Manuscript.bring_in(bytes, filename: "#{params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")}.docx")
       redirect to("/manuscripts/#{made.id}/galley"), 303
     end

@@ -55,7 +55,7 @@ module WordsRoutes
       # The text field's lines: each a paragraph; signs are what they stand for.
       def typed_texts
         texts = params[:text].to_s.tr("\r", "").split("\n").map { |line| SHOWN.inject(line) { |text, (sign, shown)| text.gsub(shown, sign) } }.reject(&:empty?)
-        raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it." if texts.empty?
+        raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it." if texts.all? { |text| text.strip.empty? }
         texts
       end
 

@@ -98,7 +98,7 @@ module Norvel
       # once by a heading of the same look.
       def title_before_its_like(zone)
         first, second = zone
-        return unless first == @worded.first && second && stands_out?(first) && size(first) < @worded.map { |p| size(p) }.max + 0.5
+        return if second.nil? || first != @worded.first || !stands_out?(first)
         traits = Traits.of(first)
         return if traits.heading_word? || traits.kind || traits.sentence? || traits.words > 20
         like = @worded.count { |other| other != first && !known?(other) && appearance(other) == appearance(first) && Traits.of(other).words <= 15 }

@@ -1,0 +1,184 @@
+# frozen_string_literal: true
+
+WebApp.boot
+
+# Every station's pages and forms without a browser: they work as plain pages too.
+RSpec.describe "stations as plain pages" do
+  include Rack::Test::Methods
+
+  def app = Web
+
+  before { WebApp.clear }
+
+  let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
+  let(:at) { "/manuscripts/#{manuscript.id}" }
+
+  def document = Manuscript.find(manuscript.id).document
+
+  def version = Manuscript.find(manuscript.id).lock_version
+
+  def form(path, **fields)
+    get "/"
+    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    post "#{at}/#{path}", {authenticity_token: token, version:, **fields}
+  end
+
+  def expect_done(text)
+    expect(last_response.status).to eq 303
+    follow_redirect!
+    expect(last_response.body).to include(text)
+  end
+
+  def expect_refused(text)
+    expect([last_response.status, last_response.body]).to match [422, /#{text}/]
+  end
+
+  it "draws every page" do
+    pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates", "templates?template=ship:short-notice",
+      "galley", "galley?at=5", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4", "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
+    pages.each do |path|
+      get "#{at}/#{path}"
+      expect([path, last_response.status]).to eq [path, 200]
+    end
+    %w[looks.css?blocks=0-1 survey_looks.css beside.css?page=0 specimen.css spine standing].each do |path|
+      get "#{at}/#{path}"
+      expect([path, last_response.status]).to eq [path, 200]
+    end
+  end
+
+  it "draws every page of a document without text" do
+    empty = Manuscript.bring_in(package(""), filename: "empty.docx")
+    %w[survey roles styles templates galley paste beside findings ledger handover].each do |path|
+      get "/manuscripts/#{empty.id}/#{path}"
+      expect([path, last_response.status]).to eq [path, 200]
+    end
+  end
+
+  it "puts a whole look in a style, or in a new one" do
+    look = Norvel::Survey.of(document).looks.find { |group| group.role == "list_item" }
+    form "edits/look", look: look.key, style: "BodyText"
+    expect_done "Put #{look.size} paragraphs in Body Text"
+    again = Norvel::Survey.of(document).looks.find { |group| group.role == "list_item" }
+    form "edits/look", look: again.key, name: "Steps"
+    expect_done "Make the style Steps"
+    expect(document.uses[document.sheet.named("Steps").id]).to eq again.size
+    form "edits/look", look: "gone", style: "BodyText"
+    expect_refused "No paragraph has that look"
+  end
+
+  it "puts chosen roles in styles, and refuses none" do
+    form "edits/roles", role: ["heading_1", "heading_2"], clear: "emphasis"
+    expect_done "in the styles of 2 roles"
+    expect(Norvel::Survey::Outline.new(document).marked.size).to eq 24
+    form "edits/roles"
+    expect_refused "No role is chosen"
+  end
+
+  it "changes styles, one after the other" do
+    form "styles/keep", style: "BodyText", values: {size: "12pt", first_line: "0.5in"}
+    expect_done "Change Body Text: size 12 pt, first line 36 pt"
+    form "styles/keep", style: "BodyText", inherit: ["size"]
+    expect_done "Change Body Text: size inherited"
+    form "styles/keep", style: "BodyText", values: {size: "huge"}
+    expect_refused "not a length"
+    form "styles/base", style: "Heading2", base: "Normal"
+    expect_done "Base Heading 2 on Normal"
+    form "styles/next", style: "BodyText", next: "Heading1"
+    expect_done "followed by Heading 1"
+    form "styles/hide", style: "Heading3"
+    expect_done "Heading 3: hidden"
+    form "styles/unused"
+    expect_done "Delete"
+    form "styles/number", scheme: "roman"
+    expect_done "Number the headings: roman"
+    form "styles/number", scheme: "klingon"
+    expect_refused "no numbering"
+    expect(Norvel::Formats.read(Norvel::Formats::Docx.write(document), name: "x").markers.values.first).to eq "I"
+  end
+
+  it "shows the ripple as a page of its own too" do
+    form "styles/ripple", style: "Normal", values: {space_after: "20 pt"}
+    expect(last_response.status).to eq 200
+    expect(last_response.body).to include("not kept yet", "paragraphs change")
+  end
+
+  it "changes words, and says when it can't" do
+    form "edits/retype", ids: "1", text: "A new title"
+    expect(document.paragraphs[0].text).to eq "A new title"
+    form "edits/retype", ids: "1", text: " \n "
+    expect_refused "Nothing was typed"
+    form "edits/add", ids: "2", text: "Added here"
+    expect(document.paragraphs[2].text).to eq "Added here"
+    form "edits/join", ids: "3"
+    form "edits/case", ids: "2", case: "upper"
+    expect(document.paragraph(2).text).to match(/\A[A-Z ]+\z/)
+    form "edits/case", ids: "2", case: "wavy"
+    expect_refused "There is no case"
+    form "edits/delete", ids: "2"
+    expect(document.include?(2)).to be false
+    form "edits/words", ids: "5", words: "nowhere to be found", character: "Strong"
+    expect_refused "is not in this paragraph"
+  end
+
+  it "pastes plain text, and refuses nothing" do
+    form "paste", after: "3", text: "One\n\nTwo", keep: "1"
+    expect(document.paragraphs.map(&:text)).to include("One", "Two")
+    form "paste", after: "3", text: "   "
+    expect_refused "no words"
+  end
+
+  it "finds by text and by pattern" do
+    get "#{at}/galley/find", q: "handbook"
+    expect(JSON.parse(last_response.body)).to eq [1]
+    get "#{at}/galley/find", q: "/^\\d+\\. /"
+    expect(JSON.parse(last_response.body).size).to eq 9
+    get "#{at}/galley/find", q: "/(/"
+    expect_refused "pattern can"
+  end
+
+  it "finds all alike: by look, style, role, and to the next heading" do
+    %w[look style role section].each do |by|
+      get "#{at}/galley/like", by:, paragraph: 2
+      expect(JSON.parse(last_response.body)).to include(2)
+    end
+  end
+
+  it "mends one group, then all that is safe" do
+    group = manuscript.check.groups.find { |g| g.rule == "clean.blank_paragraph" }
+    form "findings/mend", group: group.key
+    expect_done "Remove #{group.size} blank paragraphs"
+    form "findings/mend", group: group.key
+    expect_refused "not there any more"
+    form "findings/mend_safe"
+    expect_done "Mend all that is safe"
+    form "guide", guide: "ravelmouth-thesis"
+    expect(Manuscript.find(manuscript.id).guide).to eq "ravelmouth-thesis"
+    form "guide", guide: "unknown"
+    expect_refused "no such guide"
+  end
+
+  it "sets what the document says of itself" do
+    form "describe", title: "Handbook", author: "The warden", language: "en-GB"
+    expect(document.info.slice(:title, :author, :language).values).to eq ["Handbook", "The warden", "en-GB"]
+    form "describe", language: "English"
+    expect_refused "not a language tag"
+  end
+
+  it "saves, brings in and takes templates" do
+    form "templates/save", name: "Ours"
+    expect_done "Saved the template Ours"
+    form "templates/save", name: "Ours"
+    expect_refused "already"
+    get "/templates/own:#{SavedTemplate.last.id}/download"
+    expect(Norvel::Formats.read(last_response.body, name: "t").paragraphs.map(&:text)).to include("Body Text: this paragraph shows the style.")
+    get "/templates/own:0/download"
+    expect_refused "no such template"
+  end
+
+  it "starts a document from a template, and needs a title" do
+    get "/"
+    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    post "/new", authenticity_token: token, template: "ship:short-notice", title: " "
+    expect_refused "needs a title"
+  end
+end
