@@ -6,9 +6,22 @@ RSpec.describe Norvel::Styles::Cascade do
   end
 
   # ISO/IEC 29500-1 17.7.3, the truth table: defaults, table style, paragraph style, character style, direct → result.
-  [[nil, nil, true, nil, nil, true], [nil, nil, nil, true, nil, true], [nil, nil, true, true, nil, false], [nil, true, true, nil, nil, false], [nil, true, nil, true, nil, false], [nil, true, true, true, nil, true],
-    [nil, true, false, nil, nil, true], [nil, nil, true, false, nil, true], [true, nil, true, nil, nil, true], [true, nil, true, true, nil, true], [nil, nil, true, true, true, true], [nil, nil, true, nil, false, false],
-    [true, nil, nil, nil, false, false], [nil, nil, nil, nil, nil, false]].each do |defaults, table, paragraph, character, direct, result|
+  [
+    [nil, nil, true, nil, nil, true],
+    [nil, nil, nil, true, nil, true],
+    [nil, nil, true, true, nil, false],
+    [nil, true, true, nil, nil, false],
+    [nil, true, nil, true, nil, false],
+    [nil, true, true, true, nil, true],
+    [nil, true, false, nil, nil, true],
+    [nil, nil, true, false, nil, true],
+    [true, nil, true, nil, nil, true],
+    [true, nil, true, true, nil, true],
+    [nil, nil, true, true, true, true],
+    [nil, nil, true, nil, false, false],
+    [true, nil, nil, nil, false, false],
+    [nil, nil, nil, nil, nil, false]
+  ].each do |defaults, table, paragraph, character, direct, result|
     it "resolves bold #{[defaults, table, paragraph, character, direct].inspect} to #{result}" do
       styles = "#{style("P", "P", rpr: on(paragraph))}#{style("C", "C", rpr: on(character), type: "character")}#{style("T", "T", rpr: on(table), type: "table")}"
       inner = %(<w:p><w:pPr><w:pStyle w:val="P"/></w:pPr><w:r><w:rPr><w:rStyle w:val="C"/>#{on(direct)}</w:rPr><w:t>x</w:t></w:r></w:p>)
@@ -45,12 +58,18 @@ RSpec.describe Norvel::Styles::Cascade do
     ["first line over hanging of a style", '<w:pStyle w:val="P"/><w:ind w:firstLine="360"/>', '<w:ind w:hanging="720"/>'] => {first_line: 18.0},
     ["hanging wins in one element", '<w:ind w:firstLine="360" w:hanging="720"/>', ""] => {first_line: -36.0},
     ["start and end are left and right", '<w:ind w:start="720" w:end="360"/>', ""] => {indent_left: 36.0, indent_right: 18.0},
-    ["a justified paragraph", '<w:jc w:val="both"/>', ""] => {align: "justify"}, ["right to left turns the sides", '<w:bidi/><w:jc w:val="left"/>', ""] => {align: "right"},
-    ["line without rule is 240ths", '<w:spacing w:line="276"/>', ""] => {line_spacing: {rule: "multiple", value: 1.15}}, ["line 360 auto", '<w:spacing w:line="360" w:lineRule="auto"/>', ""] => {line_spacing: {rule: "multiple", value: 1.5}},
-    ["line exact", '<w:spacing w:line="480" w:lineRule="exact"/>', ""] => {line_spacing: {rule: "exact", value: 24.0}}, ["line at least", '<w:spacing w:line="240" w:lineRule="atLeast"/>', ""] => {line_spacing: {rule: "at_least", value: 12.0}},
-    ["lines beat points", '<w:spacing w:before="240" w:beforeLines="100"/>', ""] => {space_before: 12.0}, ["automatic beats both", '<w:spacing w:before="240" w:beforeAutospacing="1"/>', ""] => {space_before: 14.0},
-    ["outline level 0 is 1", '<w:outlineLvl w:val="0"/>', ""] => {outline_level: 1}, ["outline level 9 is body text", '<w:outlineLvl w:val="9"/>', ""] => {outline_level: 0},
-    ["widow control set nowhere is on", "", ""] => {widow_control: true}, ["widow control off", '<w:widowControl w:val="0"/>', ""] => {widow_control: false},
+    ["a justified paragraph", '<w:jc w:val="both"/>', ""] => {align: "justify"},
+    ["right to left turns the sides", '<w:bidi/><w:jc w:val="left"/>', ""] => {align: "right"},
+    ["line without rule is 240ths", '<w:spacing w:line="276"/>', ""] => {line_spacing: {rule: "multiple", value: 1.15}},
+    ["line 360 auto", '<w:spacing w:line="360" w:lineRule="auto"/>', ""] => {line_spacing: {rule: "multiple", value: 1.5}},
+    ["line exact", '<w:spacing w:line="480" w:lineRule="exact"/>', ""] => {line_spacing: {rule: "exact", value: 24.0}},
+    ["line at least", '<w:spacing w:line="240" w:lineRule="atLeast"/>', ""] => {line_spacing: {rule: "at_least", value: 12.0}},
+    ["lines beat points", '<w:spacing w:before="240" w:beforeLines="100"/>', ""] => {space_before: 12.0},
+    ["automatic beats both", '<w:spacing w:before="240" w:beforeAutospacing="1"/>', ""] => {space_before: 14.0},
+    ["outline level 0 is 1", '<w:outlineLvl w:val="0"/>', ""] => {outline_level: 1},
+    ["outline level 9 is body text", '<w:outlineLvl w:val="9"/>', ""] => {outline_level: 0},
+    ["widow control set nowhere is on", "", ""] => {widow_control: true},
+    ["widow control off", '<w:widowControl w:val="0"/>', ""] => {widow_control: false},
     ["universal measures", '<w:spacing w:before="12pt"/><w:ind w:left="2.54cm"/>', ""] => {space_before: 12.0, indent_left: 72.0}
   }.each do |(name, ppr, in_style), expected|
     it("reads #{name}") { expect(expected.keys.to_h { |key| [key, look(ppr, styles: style("P", "P", ppr: in_style))[key]] }).to eq expected }

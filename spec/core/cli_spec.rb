@@ -64,8 +64,17 @@ RSpec.describe Norvel::CLI do
   end
 
   {
-    "no such file" => ["inspect", "/nowhere/x.docx"], "a folder" => ["inspect", "/"], "no such command" => ["frobnicate"], "no such option" => ["inspect", "x", "--loud"], "no file" => ["inspect"], "no guide" => ["check", __FILE__],
-    "an unknown guide" => ["check", "x.docx", "--guide", "none"], "no document" => ["inspect", __FILE__], "no output" => ["clear", "x.docx"], "an unknown format" => ["convert", "x.docx", "y.xyz"], "a strange --keep" => ["clear", "x", "--output", "y.docx", "--keep", "all"]
+    "no such file" => ["inspect", "/nowhere/x.docx"],
+    "a folder" => ["inspect", "/"],
+    "no such command" => ["frobnicate"],
+    "no such option" => ["inspect", "x", "--loud"],
+    "no file" => ["inspect"],
+    "no guide" => ["check", __FILE__],
+    "an unknown guide" => ["check", "x.docx", "--guide", "none"],
+    "no document" => ["inspect", __FILE__],
+    "no output" => ["clear", "x.docx"],
+    "an unknown format" => ["convert", "x.docx", "y.xyz"],
+    "a strange --keep" => ["clear", "x", "--output", "y.docx", "--keep", "all"]
   }.each do |name, arguments|
     it "exits 2 with one line for #{name}" do
       status, out, err = norvel(*arguments)

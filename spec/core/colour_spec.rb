@@ -2,7 +2,19 @@
 
 RSpec.describe Norvel::Colour do
   # WCAG 2.2 (W3C, 2023), contrast ratio; computed from its definition.
-  {"#000000" => 21.0, "#333333" => 12.6347, "#0000ff" => 8.5925, "#595959" => 7.0047, "#666666" => 5.7418, "#008000" => 5.1374, "#767676" => 4.5422, "#777777" => 4.4781, "#ff0000" => 3.9985, "#949494" => 3.0335, "#ffff00" => 1.0738}.each do |colour, ratio|
+  {
+    "#000000" => 21.0,
+    "#333333" => 12.6347,
+    "#0000ff" => 8.5925,
+    "#595959" => 7.0047,
+    "#666666" => 5.7418,
+    "#008000" => 5.1374,
+    "#767676" => 4.5422,
+    "#777777" => 4.4781,
+    "#ff0000" => 3.9985,
+    "#949494" => 3.0335,
+    "#ffff00" => 1.0738
+  }.each do |colour, ratio|
     it("contrasts #{colour} on white by #{ratio}") { expect(described_class.contrast(colour, "#ffffff")).to be_within(0.0001).of(ratio) }
   end
 

@@ -2,11 +2,25 @@
 
 RSpec.describe Norvel::Fonts do
   # Metric compatibility by design of the fonts (their makers say so): Liberation for Times New Roman, Arial, Courier New; Carlito for Calibri.
-  {"Times New Roman" => "Liberation Serif", "times new roman" => "Liberation Serif", "Arial" => "Liberation Sans", "Courier New" => "Liberation Mono", "Calibri" => "Carlito", "Carlito" => "Carlito"}.each do |name, family|
+  {
+    "Times New Roman" => "Liberation Serif",
+    "times new roman" => "Liberation Serif",
+    "Arial" => "Liberation Sans",
+    "Courier New" => "Liberation Mono",
+    "Calibri" => "Carlito",
+    "Carlito" => "Carlito"
+  }.each do |name, family|
     it("sets #{name} in #{family}, line for line") { expect(described_class.stand_in(name).to_a.first(2)).to eq [family, true] }
   end
 
-  {"Cambria" => "Caladea", "Garamond" => "EB Garamond", "Verdana" => "Liberation Sans", "Some Serif Pro" => "Liberation Serif", "Unheard Of Sans" => "Liberation Sans", "Code Mono" => "Liberation Mono"}.each do |name, family|
+  {
+    "Cambria" => "Caladea",
+    "Garamond" => "EB Garamond",
+    "Verdana" => "Liberation Sans",
+    "Some Serif Pro" => "Liberation Serif",
+    "Unheard Of Sans" => "Liberation Sans",
+    "Code Mono" => "Liberation Mono"
+  }.each do |name, family|
     it("sets #{name} in #{family}, as an estimate") { expect(described_class.stand_in(name).to_a.first(2)).to eq [family, false] }
   end
 

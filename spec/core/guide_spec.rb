@@ -19,8 +19,13 @@ RSpec.describe Norvel::Guide do
   end
 
   {
-    "roles:\n  body:\n    size: 12pt\n    sise: 11pt" => /Line 6: “roles.body.sise” is not a rule/, "page:\n  size: A17" => /Line 4: “page.size” must be A3, A4/, "clean: {blank_paragraphs: maybe}" => /Line 3: “clean.blank_paragraphs” must be one of forbid/,
-    "page: {margins: {top: wide}}" => /Line 3: .*a length such as/, "page: [" => /Line \d+: the guide is not YAML/, "when: 2026-01-01" => /not plain data|not a rule/, "headings: {max_level: 40}" => /a level from 1 to 9/
+    "roles:\n  body:\n    size: 12pt\n    sise: 11pt" => /Line 6: “roles.body.sise” is not a rule/,
+    "page:\n  size: A17" => /Line 4: “page.size” must be A3, A4/,
+    "clean: {blank_paragraphs: maybe}" => /Line 3: “clean.blank_paragraphs” must be one of forbid/,
+    "page: {margins: {top: wide}}" => /Line 3: .*a length such as/,
+    "page: [" => /Line \d+: the guide is not YAML/,
+    "when: 2026-01-01" => /not plain data|not a rule/,
+    "headings: {max_level: 40}" => /a level from 1 to 9/
   }.each { |yaml, message| it("refuses #{yaml.inspect} with the line and what was expected") { expect { guide(yaml) }.to raise_error(Norvel::UnusableGuide, message) } }
 
   it "refuses what lacks its head" do

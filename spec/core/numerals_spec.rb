@@ -2,8 +2,27 @@
 
 RSpec.describe Norvel::Document::Numerals do
   # The standard form of roman numerals; ISO/IEC 29500-1 17.18.59 for letters (repeating after z).
-  {1 => "I", 4 => "IV", 9 => "IX", 40 => "XL", 49 => "XLIX", 59 => "LIX", 88 => "LXXXVIII", 90 => "XC", 99 => "XCIX", 149 => "CXLIX", 400 => "CD", 444 => "CDXLIV", 499 => "CDXCIX", 944 => "CMXLIV", 1666 => "MDCLXVI",
-   1994 => "MCMXCIV", 2024 => "MMXXIV", 3888 => "MMMDCCCLXXXVIII", 3999 => "MMMCMXCIX"}.each do |number, roman|
+  {
+    1 => "I",
+    4 => "IV",
+    9 => "IX",
+    40 => "XL",
+    49 => "XLIX",
+    59 => "LIX",
+    88 => "LXXXVIII",
+    90 => "XC",
+    99 => "XCIX",
+    149 => "CXLIX",
+    400 => "CD",
+    444 => "CDXLIV",
+    499 => "CDXCIX",
+    944 => "CMXLIV",
+    1666 => "MDCLXVI",
+    1994 => "MCMXCIV",
+    2024 => "MMXXIV",
+    3888 => "MMMDCCCLXXXVIII",
+    3999 => "MMMCMXCIX"
+  }.each do |number, roman|
     it("writes #{number} as #{roman}") { expect(described_class.write(number, "upper_roman")).to eq roman }
   end
 

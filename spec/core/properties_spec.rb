@@ -22,11 +22,35 @@ RSpec.describe Norvel::Styles::Properties do
   # What is written must read back the same: random values of every property, on paragraphs, runs and styles alike.
   describe "through a file" do
     values = {
-      align: %w[left right center justify], indent_left: [0.0, 36.0, -12.0, 53.85], indent_right: [18.0], first_line: [36.0, -18.0, 0.0], space_before: [0.0, 6.5], space_after: [12.0, 0.0],
-      line_spacing: [{rule: "multiple", value: 1.15}, {rule: "exact", value: 14.0}, {rule: "at_least", value: 12.5}], contextual_spacing: [true, false], keep_with_next: [true, false], keep_together: [true, false],
-      widow_control: [true, false], page_break_before: [true, false], shading: ["#eef3f7", "auto"], outline_level: [1, 9, 0], right_to_left: [true, false],
-      font: ["Arial", "Times New Roman"], size: [10.5, 22.0], bold: [true, false], italic: [true, false], underline: %w[single double none], strike: [true, false], caps: [true, false], small_caps: [true, false],
-      color: ["#1f3864", "auto"], highlight: ["#ffff00", "auto"], letter_spacing: [1.5, -0.5], position: %w[super sub normal], hidden: [true, false], language: %w[en-GB de]
+      align: %w[left right center justify],
+      indent_left: [0.0, 36.0, -12.0, 53.85],
+      indent_right: [18.0],
+      first_line: [36.0, -18.0, 0.0],
+      space_before: [0.0, 6.5],
+      space_after: [12.0, 0.0],
+      line_spacing: [{rule: "multiple", value: 1.15}, {rule: "exact", value: 14.0}, {rule: "at_least", value: 12.5}],
+      contextual_spacing: [true, false],
+      keep_with_next: [true, false],
+      keep_together: [true, false],
+      widow_control: [true, false],
+      page_break_before: [true, false],
+      shading: ["#eef3f7", "auto"],
+      outline_level: [1, 9, 0],
+      right_to_left: [true, false],
+      font: ["Arial", "Times New Roman"],
+      size: [10.5, 22.0],
+      bold: [true, false],
+      italic: [true, false],
+      underline: %w[single double none],
+      strike: [true, false],
+      caps: [true, false],
+      small_caps: [true, false],
+      color: ["#1f3864", "auto"],
+      highlight: ["#ffff00", "auto"],
+      letter_spacing: [1.5, -0.5],
+      position: %w[super sub normal],
+      hidden: [true, false],
+      language: %w[en-GB de]
     }.freeze
 
     values.each do |name, list|

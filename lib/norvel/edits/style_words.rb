@@ -20,7 +20,7 @@ module Norvel
       # The range of the nth time (from 0) that words stand in a paragraph as it is read. Raises Refused.
       def self.range(paragraph, words, nth)
         raise Refused, "No words are selected." if words.to_s.strip.empty?
-        places = paragraph.raw_text.each_char.with_index.reject { |char, _| Document::Run::UNSEEN.include?(char) }.map(&:last)
+        places = paragraph.raw_text.each_char.with_index.filter_map { |char, index| index unless Document::Run::UNSEEN.include?(char) }
         at = -1
         (nth + 1).times { at = paragraph.text.index(words, at + 1) or raise Refused, "“#{words[0, 40]}” is not in this paragraph any more." }
         places[at]..places[at + words.size - 1]

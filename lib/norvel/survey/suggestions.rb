@@ -103,7 +103,8 @@ module Norvel
         return if traits.heading_word? || traits.kind || traits.sentence? || traits.words > 20
         like = @worded.count { |other| other != first && !known?(other) && appearance(other) == appearance(first) && Traits.of(other).words <= 15 }
         plain_lines = !stands_out?(second) && Traits.of(second).words <= 10 && !Traits.of(second).sentence? && document_look(second)[:align] == document_look(first)[:align]
-        return unless like.positive? && (plain_lines || (appearance(second) == appearance(first) && !Traits.of(second).kind))
+        heading_follows = appearance(second) == appearance(first) && Traits.of(second).kind.nil?
+        return if like.zero? || [plain_lines, heading_follows].none?
         put(first, "title", 0.8, "first in the document", plain_lines ? "followed by lines that are no text" : "followed by a heading of the same look")
         others_on_title_page(zone, first)
       end
