@@ -16,6 +16,7 @@ module Norvel
         OBJECTS = %w[drawing pict object AlternateContent ruby sym].to_h { |name| [name, Document::Run::OBJECT] }
           .merge(%w[footnoteReference endnoteReference footnoteRef endnoteRef].to_h { |name| [name, Document::Run::NOTE] }).freeze
         SIGN = Document::Run::SIGN
+        OBJECT_SIGNS = [Document::Run::OBJECT, Document::Run::NOTE, SIGN].freeze
         BARE = [nil, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, nil].freeze
 
         # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal.
