@@ -344,6 +344,39 @@
     if (dragging) htmx.trigger(dragging.field, "change");
     dragging = null;
   });
+  // A style is based on another by dragging it there; by keyboard the field does it.
+  let lifted = null;
+  document.addEventListener("pointerdown", (event) => {
+    const leaf = event.target.closest?.(".leaf");
+    lifted = leaf && event.button === 0 ? { leaf, x: event.clientX, y: event.clientY, moved: false } : null;
+    if (leaf) event.preventDefault();
+  });
+  document.addEventListener("pointermove", (event) => {
+    if (!lifted) return;
+    lifted.moved ||= Math.hypot(event.clientX - lifted.x, event.clientY - lifted.y) > 8;
+    document.body.classList.toggle("lifting", lifted.moved);
+    all(".leaf.over").forEach((leaf) => leaf.classList.remove("over"));
+    const over = document.elementFromPoint(event.clientX, event.clientY)?.closest(".leaf");
+    if (lifted.moved && over && over !== lifted.leaf) over.classList.add("over");
+  });
+  document.addEventListener("pointerup", (event) => {
+    const was = lifted;
+    lifted = null;
+    document.body.classList.remove("lifting");
+    if (!was?.moved) return;
+    document.addEventListener("click", (click) => { click.preventDefault(); click.stopPropagation(); }, { capture: true, once: true });
+    const onto = document.elementFromPoint(event.clientX, event.clientY)?.closest(".leaf");
+    if (!onto || onto === was.leaf) return;
+    const form = document.createElement("form");
+    form.method = "post";
+    form.action = was.leaf.closest("svg").dataset.base;
+    const token = $("#values input[name=authenticity_token]").value;
+    for (const [name, value] of Object.entries({ authenticity_token: token, version: document.body.dataset.version, style: was.leaf.dataset.style, base: onto.dataset.style })) {
+      form.append(Object.assign(document.createElement("input"), { type: "hidden", name, value }));
+    }
+    document.body.append(form);
+    form.submit();
+  });
   // The lineage is walked by arrows.
   document.addEventListener("keydown", (event) => {
     const leaf = event.target.closest?.(".leaf");

@@ -39,6 +39,11 @@ module StyleView
     document.sheet.styles.values.reject { |style| used?(style) || style.default || %w[table numbering].include?(style.type) || style.id == chosen_style&.id }
   end
 
+  # Spaces are said in points, whatever the person's unit.
+  def said_of(property, value)
+    property.spoken(value, %i[space_before space_after].include?(property.name) ? "pt" : unit)
+  end
+
   # What a style changes of its base, in few words.
   def branch_words(style)
     [style.paragraph, style.run].flat_map { |set| set.keys.map { |slot| Norvel::Styles::Properties[slot] }.select { |p| p.public? && p.part_of.nil? }.map { |p| short_value(p, set[p.name]) } }
@@ -46,14 +51,14 @@ module StyleView
 
   def short_value(property, value)
     return "#{"not " unless property.type.json(value)}#{property.label.downcase}" if property.type.is_a?(Norvel::Styles::Types::Flag)
-    said = property.spoken(value, %i[space_before space_after].include?(property.name) ? "pt" : unit)
+    said = said_of(property, value)
     %i[font size align line_spacing outline_level].include?(property.name) ? said : "#{property.label.downcase} #{said}"
   end
 
   # [value as a person reads it, where it comes from (nil: set here)]
   def style_value(style, property)
     look = document.cascade.of_style(style, property.on)
-    value = property.spoken(look[property.name], %i[space_before space_after].include?(property.name) ? "pt" : unit)
+    value = said_of(property, look[property.name])
     chain = document.sheet.chain(style)
     setter = chain.reverse.find { |link| Norvel::Styles::Properties.slots_of(property.name).any? { |slot| link.set(property.on).key?(slot) } }
     [value, setter.equal?(style) ? nil : (setter&.name || "document")]

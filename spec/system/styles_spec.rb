@@ -47,6 +47,16 @@ RSpec.describe "styles", type: :feature do
     expect(page).to have_text("that would be a circle")
   end
 
+  it "bases a style on another by dragging it there, and is walked by arrows" do
+    visit "#{at}/styles?style=Heading1"
+    heading, body = %w[Heading3 BodyText].map { |id| find(".leaf[data-style='#{id}']") }
+    page.driver.browser.action.move_to(heading.native).pointer_down(:left).move_by(0, -20).move_to(body.native).pointer_up(:left).perform
+    expect(page).to have_css("#said", text: "Base Heading 3 on Body Text")
+    expect(styles["Heading3"].based_on).to eq "BodyText"
+    find(".leaf[data-style='BodyText']").send_keys(:arrow_down)
+    expect(page.evaluate_script("document.activeElement.dataset.style")).to eq "Heading3"
+  end
+
   it "makes, merges and deletes styles" do
     visit "#{at}/styles"
     find("summary", text: "Make a style …").click
