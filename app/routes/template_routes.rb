@@ -52,7 +52,9 @@ module TemplateRoutes
     app.helpers do
       def template_edit(key)
         chosen = (params[:partner] || {}).reject { |_, name| name.to_s.empty? }
-        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: params[:page] == "1", chosen:, name: SavedTemplate.all_by_key[key])
+        only = (params[:some] == "1") ? Array(params[:take]) : nil
+        raise Norvel::Refused, "No style is chosen." if only && only.empty?
+        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: params[:page] == "1" && only.nil?, numbering: params[:numbering] == "1", chosen:, only:, name: SavedTemplate.all_by_key[key])
       end
 
       # What a template would do: its match with this document's styles, and the ripple.

@@ -33,6 +33,26 @@ RSpec.describe Norvel::Template do
     expect([chosen.style_name(chosen.paragraphs[0]), chosen.look(chosen.paragraphs[0])[:space_after]]).to eq ["Body Text", 8.0]
   end
 
+  it "brings the numbering of its headings along when asked" do
+    numbered = Norvel::Edits::NumberHeadings.new("decimal").apply(described_class.find("ravelmouth-report")).after
+    template = Norvel::Formats.read(described_class.bytes(numbered), name: "numbered.docx")
+    plain = Norvel::Edits::ApplyTemplate.new(template).apply(handbook).after
+    along = Norvel::Edits::ApplyTemplate.new(template, numbering: true).apply(handbook).after
+    expect(plain.markers).to be_empty
+    expect(reread(along).markers.values.first(3)).to eq %w[1 1.1 1.2]
+    saved = Norvel::Snapshot.load(Norvel::Snapshot.dump(along, handbook), handbook)
+    expect(saved.markers).to eq along.markers
+  end
+
+  it "takes some of its styles and leaves the others as they are" do
+    template = described_class.find("ravelmouth-thesis")
+    some = Norvel::Edits::ApplyTemplate.new(template, only: ["Heading 1", "Block Quote"]).apply(handbook).after
+    expect(looks(some, "Heading 1")[0]).to include(align: "center")
+    expect(some.sheet.named("Block Quote").based_on).to eq "Normal"
+    expect(some.sheet["BodyText"]).to eq handbook.sheet["BodyText"]
+    expect(some.sheet.named("Bibliography")).to be_nil
+  end
+
   it "makes a template of a document: its styles, its page, a sample of each" do
     template = Norvel::Formats.read(described_class.bytes(handbook), name: "t.docx")
     expect(template.paragraphs.map { |paragraph| template.style_name(paragraph) }).to match_array handbook.sheet.styles.values.select(&:paragraph?).map(&:name)

@@ -18,7 +18,7 @@ module Norvel
         output = required(:output)
         Formats.for_path(output)
         document = read(path)
-        edit = Edits::ApplyTemplate.new(Template.find(required(:template)), page: true)
+        edit = Edits::ApplyTemplate.new(Template.find(required(:template)), page: true, numbering: true)
         match = edit.match(document)
         change = edit.apply(document)
         write(change.after, output)

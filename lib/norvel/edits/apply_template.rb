@@ -9,26 +9,31 @@ module Norvel
       # What a template does to a document's styles: pairs of [style, template's style], added and unmatched styles.
       Match = Struct.new(:pairs, :added, :unmatched)
 
-      # template: a Document; page: take its page set-up too; chosen: {style id => template's style name} for styles without partner
-      def initialize(template, page: false, chosen: {}, name: nil)
+      # template: a Document; page: take its page set-up too; numbering: and the lists of its styles; chosen: {style id => template's
+      # style name} for styles without partner; only: names of the template's styles to take, nil for all
+      def initialize(template, page: false, numbering: false, chosen: {}, only: nil, name: nil)
         @template = template
         @page = page
+        @numbering = numbering
+        @only = only
         @chosen = chosen
         @name = name || template.name
       end
 
       def change(document)
         document = with_chosen(document)
+        @lists = {}
         document = with_sheet(document, dressed(document))
+        document = document.with(numbering: @lists.each_value.inject(document.numbering) { |all, (id, list)| all.with(id, list) }) unless @lists.empty?
         @page ? with_page(document) : document
       end
 
       def title(_document)
-        "Dress in the template #{@name}#{" with its page set-up" if @page}"
+        @only ? "Take #{count(@only.size, "style")} from the template #{@name}" : "Dress in the template #{@name}#{" with its page set-up" if @page}"
       end
 
       def match(document)
-        theirs = @template.sheet.styles.values.select { |style| style.paragraph? || style.character? }
+        theirs = @template.sheet.styles.values.select { |style| (style.paragraph? || style.character?) && (@only.nil? || @only.include?(style.name)) }
         pairs = theirs.filter_map { |style| (own = partner(document, style)) && [own, style] }
         own = document.sheet.styles.values.select { |style| style.paragraph? && !document.uses[style.id].zero? }
         Match.new(pairs, theirs - pairs.map(&:last), own - pairs.map(&:first))
@@ -67,7 +72,20 @@ module Norvel
       def definition(document, style, ids)
         root = @template.sheet.chain(style).size == 1
         values = %i[paragraph run].to_h { |place| [place, (root && style.paragraph?) ? with_defaults(document, style, place) : style.set(place)] }
-        {based_on: ids[style.based_on], next_id: ids[style.next_id], link: nil, paragraph: values[:paragraph].without(:list_id, :list_level), run: values[:run]}
+        {based_on: ids[style.based_on] || known(document, style.based_on), next_id: ids[style.next_id] || known(document, style.next_id), link: nil, paragraph: listed(document, values[:paragraph], ids), run: values[:run]}
+      end
+
+      # A style that was not taken along is meant by its name here.
+      def known(document, id)
+        style = @template.sheet[id] and document.sheet.named(style.name, style.type)&.id
+      end
+
+      # The style's list under a new id, or none.
+      def listed(document, set, ids)
+        list = @template.numbering.list(set[:list_id]) if @numbering && set[:list_id]
+        return set.without(:list_id, :list_level) unless list
+        id, = @lists[set[:list_id]] ||= [document.numbering.free_id + @lists.size, list.dup.tap { |copy| copy.levels = list.levels.transform_values { |level| level.dup.tap { |own| own.style_id = ids[level.style_id] } } }]
+        set.merge(list_id: id)
       end
 
       # The template's defaults under a root style, and what the document's defaults would add to it taken back.
