@@ -31,8 +31,10 @@ Dir.mktmpdir do |folder|
   walked = Array.new(3) { Open3.capture2("/usr/bin/python3", "#{__dir__}/python_docx_walk.py", path).first.split.last.to_f }.min
   script = median(3) { Open3.capture2("/usr/bin/python3", "#{__dir__}/python_docx_walk.py", path) }
   norvel = File.expand_path("../bin/norvel", __dir__)
-  inspect = median(3) { system(norvel, "inspect", path, "--json", out: File::NULL, exception: true) }
-  little = median(5) { system(norvel, "guides", out: File::NULL, exception: true) }
+  # as a person runs it, without this process's Bundler
+  inspect, little = Bundler.with_unbundled_env do
+    [median(3) { system(norvel, "inspect", path, "--json", out: File::NULL, exception: true) }, median(5) { system(norvel, "guides", out: File::NULL, exception: true) }]
+  end
   puts "#{document.paragraphs.size} paragraphs, #{document.paragraphs.sum { |p| p.runs.size }} runs, #{document.word_count} words"
   printf "reading with all looks / bare parse of the XML       %5.2f   (target at most 4; %.0f and %.0f ms)\n", full / bare, full * 1000, bare * 1000
   printf "python-docx walking the runs / reading               %5.2f   (target at least 8; %.0f ms)\n", walked / full, walked * 1000
