@@ -18,7 +18,6 @@ gem "rackup", "~> 2.1"
 gem "rake", "~> 13.0"
 gem "sinatra", "~> 4.1"
 gem "sinatra-activerecord", "~> 2.0"
-gem "sinatra-contrib", "~> 4.1"
 gem "sqlite3", "~> 1.7.3"
 
 # What Ruby 3.1 ships already: pinned, so that nothing is compiled for nothing.

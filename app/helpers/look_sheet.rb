@@ -3,8 +3,6 @@
 # Looks as classes of a stylesheet, since the pages carry no styles of their own (Content-Security-Policy). Sizes are in
 # var(--pt), the length of a point on the screen.
 module LookSheet
-  SPACE = {"indent_left" => "padding-left", "indent_right" => "padding-right"}.freeze
-
   # The class of a paragraph's look, or of a run's.
   def look_class(look, place)
     @look_classes ||= {}.compare_by_identity

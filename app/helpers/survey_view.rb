@@ -47,11 +47,11 @@ module SurveyView
     misses = survey.near_misses.misses.select { |miss| miss.property.name == name }
     odd = misses.to_h { |miss| [survey.near_misses.measure(name, miss.odd), miss] }
     dots = spots.map { |spot| %(<circle class="dot#{" odd" if odd.key?(spot.value)}" cx="#{x[spot.value]}" cy="27" r="#{(2.5 + (11 * Math.sqrt(spot.count.fdiv(most)))).round(1)}"><title>#{strip_number(property, spot.value)} #{strip_unit(property)}: #{counted(spot.count, "paragraph")}</title></circle>) }
-    %(<svg class="strip" width="#{AXIS.to_i}" height="60" viewBox="0 0 #{AXIS.to_i} 60" role="img" aria-label="#{h(property.label)}: #{spots.map { |s| "#{strip_number(property, s.value)} #{strip_unit(property)} in #{s.count}" }.join(", ")}"><path class="axis" d="M4 27H#{AXIS.to_i - 4}"/>#{dots.join}#{strip_labels(property, spots, x, most)}#{misses.map { |miss| bracket_of(miss, name, x) }.join}</svg>)
+    %(<svg class="strip" width="#{AXIS.to_i}" height="60" viewBox="0 0 #{AXIS.to_i} 60" role="img" aria-label="#{h(property.label)}: #{spots.map { |s| "#{strip_number(property, s.value)} #{strip_unit(property)} in #{s.count}" }.join(", ")}"><path class="axis" d="M4 27H#{AXIS.to_i - 4}"/>#{dots.join}#{strip_labels(property, spots, x)}#{misses.map { |miss| bracket_of(miss, name, x) }.join}</svg>)
   end
 
   # Values are written where there is room for them, the most frequent first.
-  def strip_labels(property, spots, x, _most)
+  def strip_labels(property, spots, x)
     taken = []
     spots.sort_by { |spot| -spot.count }.filter_map do |spot|
       at = x[spot.value]

@@ -11,8 +11,6 @@ module Norvel
       # The definition a list counts with (lists of one definition share a count), its levels, and where it starts anew.
       List = Struct.new(:definition, :levels, :starts)
 
-      NONE_FORMATS = %w[none bullet].freeze
-
       attr_reader :lists
 
       def initialize(lists = {})

@@ -11,7 +11,6 @@ module Norvel
       # One level of an explanation: the value it sets and whether that is the value seen.
       Step = Struct.new(:kind, :style, :value, :won)
 
-      CONDITIONS = %w[wholeTable band1Vert band2Vert band1Horz band2Horz firstRow lastRow firstCol lastCol neCell nwCell seCell swCell].freeze
       LINE = 12.0 # points, for spaces counted in lines where the section has no text grid
       AUTOMATIC_SPACE = 14.0 # points, for beforeAutospacing and afterAutospacing: common practice
       TOGGLES = Properties.on(:run).select(&:toggle).map(&:name).freeze

@@ -61,10 +61,6 @@ module Norvel
         @styles.each_value.select { |style| circle?(style) }.map(&:id)
       end
 
-      def descendants(style)
-        @styles.each_value.select { |other| other.id != style.id && chain(other).include?(style) }
-      end
-
       # A new id made of the name's letters and digits, unused without case.
       def free_id(name)
         stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")

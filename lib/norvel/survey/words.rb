@@ -17,7 +17,6 @@ module Norvel
       APPENDIX = /\A(?:#{any("appendix")})(?:\s+#{NUMERAL})?(?=[\s.:)–—-]|\z)/i
       CAPTION = /\A(?:(?<figure>#{any("figure")})|(?<table>#{any("table")}))\.?[\s\u00A0]+[0-9ivxlcA-Z]{1,4}(?:[.-][0-9]{1,3}){0,3}(?=[\s.:)–—-]|\z)/i
       REFERENCES = /\A(?:#{any("references")})\s*:?\z/i
-      CONTENTS = /\A(?:#{any("contents")})\s*:?\z/i
       HEADING = /\A(?:#{any("headings", "references", "contents")})\s*:?\z/i
     end
   end

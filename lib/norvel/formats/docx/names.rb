@@ -8,8 +8,6 @@ module Norvel
         TRANSITIONAL = "http://schemas.openxmlformats.org/wordprocessingml/2006/main"
         STRICT = "http://purl.oclc.org/ooxml/wordprocessingml/main"
         WORDS = [TRANSITIONAL, STRICT].freeze
-        COMPATIBILITY = "http://schemas.openxmlformats.org/markup-compatibility/2006"
-        CONTENT_TYPES = "http://schemas.openxmlformats.org/package/2006/content-types"
         CORE = "http://schemas.openxmlformats.org/package/2006/metadata/core-properties"
         DUBLIN_CORE = "http://purl.org/dc/elements/1.1/"
         PACKAGE_RELS = "http://schemas.openxmlformats.org/package/2006/relationships"

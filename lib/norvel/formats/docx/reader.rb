@@ -6,7 +6,6 @@ module Norvel
       # A .docx package to a Document. Raises UnreadableFile.
       class Reader
         NOTES = {"footnotes" => "footnote", "endnotes" => "endnote", "comments" => "comment"}.freeze
-        DEEPEST = 200 # nested fields or boxes beyond this are damage
 
         attr_reader :package, :text, :style_nodes
 
