@@ -6,7 +6,7 @@ module Norvel
   # A state of a document as bytes, told by what differs from the document as it came: what is untouched is named by its
   # place in the file. Likewise a change, told by what takes it back. Plain data (JSON, deflated), so that it outlives releases.
   module Snapshot
-    VERSION = 1
+    VERSION = 2
 
     module_function
 
@@ -75,7 +75,7 @@ module Norvel
         case field
         when :sheet then {styles: value.styles.values.map { |style| style(style) }, paragraph: set(value.paragraph_defaults), run: set(value.run_defaults)}
         when :sections then value.map(&:to_h)
-        when :numbering then value.lists.map { |id, list| [id, list.definition, list.levels.map { |number, level| [number, level.to_h.merge(paragraph: set(level.paragraph))] }, list.starts.to_a] }
+        when :numbering then {definitions: value.definitions.map { |id, definition| [id, levels(definition.levels), definition.style_id] }, lists: value.lists.map { |id, list| [id, list.definition_id, list.starts.to_a, levels(list.overrides)] }}
         else value
         end
       end
@@ -84,6 +84,10 @@ module Norvel
 
       def style(style)
         style.to_h.merge(paragraph: set(style.paragraph), run: set(style.run), conditions: style.conditions.map { |name, (paragraph, run)| [name, set(paragraph), set(run)] })
+      end
+
+      def levels(levels)
+        levels.map { |number, level| [number, level.to_h.merge(paragraph: set(level.paragraph), run: set(level.run))] }
       end
 
       def set(set)
@@ -116,7 +120,7 @@ module Norvel
         case field
         when :sheet then Styles::StyleSheet.new(styles: value[:styles].to_h { |style| [style[:id], style(style)] }, paragraph_defaults: @sets[value[:paragraph]], run_defaults: @sets[value[:run]])
         when :sections then value.map { |section| Document::Section.new(**section) }.freeze
-        when :numbering then Document::Numbering.new(value.to_h { |id, definition, levels, starts| [id, Document::Numbering::List.new(definition, levels.to_h { |number, level| [number, level(level)] }, starts.to_h)] })
+        when :numbering then numbering(value)
         else value.freeze
         end
       end
@@ -126,8 +130,13 @@ module Norvel
         Styles::Style.new(**data, paragraph: @sets[data[:paragraph]], run: @sets[data[:run]], conditions:)
       end
 
-      def level(data)
-        Document::Numbering::Level.new(**data, paragraph: @sets[data[:paragraph]])
+      def numbering(data)
+        definitions = data[:definitions].to_h { |id, levels, style_id| [id, Document::Numbering::Definition.new(levels(levels), style_id)] }
+        Document::Numbering.new(definitions, data[:lists].to_h { |id, definition_id, starts, overrides| [id, Document::Numbering::List.new(definition_id, starts.to_h, levels(overrides))] })
+      end
+
+      def levels(data)
+        data.to_h { |number, level| [number, Document::ListLevel.new(**level, paragraph: @sets[level[:paragraph]], run: @sets[level[:run]])] }
       end
 
       def cell(data)

@@ -15,6 +15,22 @@ RSpec.describe Norvel::Edits::NumberHeadings do
     end
   end
 
+  it "takes a word, a sign after the number, a separator" do
+    after = described_class.new("chapter", word: "Kapitel", after: ":", separator: "tab").apply(document).after
+    expect([markers(after).first(2), after.numbering.level(1, 0).suffix]).to eq [["Kapitel 1:", "1.1:"], "tab"]
+  end
+
+  it "lets headings hang behind their numbers, deeper ones with more room" do
+    after = described_class.new("decimal", hanging: true).apply(document).after
+    expect(after.paragraphs.first(2).map { |paragraph| after.look(paragraph)[:first_line] }).to eq [-28.35, -38.27]
+    expect(after.numbering.level(1, 0).suffix).to eq "tab"
+  end
+
+  it "refuses forms and separators that it does not know" do
+    expect { described_class.new("runes") }.to raise_error(Norvel::Refused, /no numbering/)
+    expect { described_class.new("decimal", separator: "dash") }.to raise_error(Norvel::Refused, /no separator/)
+  end
+
   it "takes numbers off, and back" do
     numbered = described_class.new("decimal").apply(document).after
     change = described_class.new("none").apply(numbered)

@@ -82,6 +82,16 @@ RSpec.describe Norvel::Document::Numbering do
     expect(markers(linked + holding + num(1, 0), [1, 0])).to eq ["(1)"]
   end
 
+  # 17.9.24 and 17.3.1.29: the level's letters are the marker's alone; the mark's underline is not taken (common practice).
+  it "sets the marker in the level's letters over those of the mark" do
+    xml = abstract(0, %(<w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1"/><w:rPr><w:b/></w:rPr></w:lvl>)) + num(1, 0)
+    bytes = package(p(r("x"), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:rPr><w:i/><w:u w:val="single"/></w:rPr>'))
+    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/numbering" Target="numbering.xml"/></Relationships>))
+    document = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/numbering.xml" => %(<w:numbering xmlns:w="#{Demo::Package::W}">#{xml}</w:numbering>)), name: "x")
+    look = document.cascade.marker(document.paragraphs[0])
+    expect([look[:bold], look[:italic], look[:underline], document.letter_look(document.paragraphs[0])[:bold]]).to eq [true, true, "none", false]
+  end
+
   it "takes no marker from a list that is not there" do
     expect(markers(abstract(0, level(0)) + num(1, 0), [7, 0])).to eq [nil]
   end

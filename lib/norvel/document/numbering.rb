@@ -2,32 +2,43 @@
 
 module Norvel
   class Document
-    # The lists of a document (ISO/IEC 29500-1 17.9): which levels a list has, and the marker that each paragraph of one shows.
+    # The lists of a document (ISO/IEC 29500-1 17.9): what each level of a list looks like, and the marker that each paragraph
+    # of one shows. Lists of one definition share its levels and its count. A value: changed by define and with.
     class Numbering
-      # format and text as in the file ("decimal", "%1.%2"); style_id: the paragraph style bound to the level; paragraph: what
-      # the level sets on its paragraphs; suffix: "tab", "space" or
-      # "nothing" after the marker; restart_after: the level (from 1) whose step restarts this one, 0 never, nil any higher.
-      Level = Struct.new(:start, :format, :text, :style_id, :legal, :restart_after, :suffix, :paragraph, keyword_init: true)
-      # The definition a list counts with (lists of one definition share a count), its levels, and where it starts anew.
-      List = Struct.new(:definition, :levels, :starts)
+      # Levels, by number from 0; style_id: the list style that stands for it, or nil. Ids are the file's.
+      Definition = Struct.new(:levels, :style_id) do
+        def with(levels: self.levels, style_id: self.style_id)
+          self.class.new(levels, style_id)
+        end
+      end
 
-      attr_reader :lists
+      # The definition it counts with, where it starts anew ({level => number}), and levels that it has otherwise ({level => Level}).
+      List = Struct.new(:definition_id, :starts, :overrides) do
+        def initialize(definition_id, starts = {}, overrides = {})
+          super
+        end
+      end
 
-      def initialize(lists = {})
+      attr_reader :definitions, :lists
+
+      def initialize(definitions = {}, lists = {})
+        @definitions = definitions.freeze
         @lists = lists.freeze
       end
 
-      # The same with one more list.
-      def with(id, list)
-        Numbering.new(@lists.merge(id => list))
+      # The same with one more list; [the new Numbering, the list's id].
+      def with(list)
+        id = (@lists.keys.max || 0) + 1
+        [Numbering.new(@definitions, @lists.merge(id => list)), id]
       end
 
-      def free_id
-        (@lists.keys.max || 0) + 1
+      # The same with a definition, under a new id unless one is given; [the new Numbering, its id].
+      def define(definition, id = free_definition_id)
+        [Numbering.new(@definitions.merge(id => definition), @lists), id]
       end
 
       def eql?(other)
-        equal?(other) || (other.is_a?(Numbering) && @lists == other.lists)
+        equal?(other) || (other.is_a?(Numbering) && @lists == other.lists && @definitions == other.definitions)
       end
       alias_method :==, :eql?
 
@@ -39,15 +50,24 @@ module Norvel
         @lists[id]
       end
 
+      def definition_of(id)
+        @definitions[@lists[id]&.definition_id]
+      end
+
+      # {0 => Level, …} of a list; empty for one that is not there.
+      def levels(id)
+        @levels ||= {}
+        @levels[id] ||= (definition_of(id)&.levels || {}).merge(@lists[id]&.overrides || {})
+      end
+
       # A Level, or nil. Levels count from 0.
       def level(id, number)
-        @lists[id]&.levels&.[](number)
+        levels(id)[number]
       end
 
       # The level that names one of the styles (nearest first), or nil.
       def level_of_style(id, style_ids)
-        levels = @lists[id]&.levels or return
-        style_ids.each { |style_id| (found = levels.find { |_, level| level.style_id == style_id }) && (return found.first) }
+        style_ids.each { |style_id| (found = levels(id).find { |_, level| level.style_id == style_id }) && (return found.first) }
         nil
       end
 
@@ -59,40 +79,35 @@ module Norvel
         document.paragraphs.each_with_object({}) do |paragraph, markers|
           id, number = document.cascade.list_of(paragraph)
           next unless id
-          list = @lists[id]
-          begin_anew(list, id, counts[list.definition], started)
-          markers[paragraph.id] = step(list, number, counts[list.definition])
+          count = counts[@lists[id].definition_id]
+          begin_anew(id, count, started)
+          markers[paragraph.id] = step(levels(id), number, count)
         end
       end
 
       private
 
-      # A list with starts of its own restarts the count of its definition at its first paragraph.
-      def begin_anew(list, id, count, started)
-        return if started[id]
-        started[id] = true
-        list.starts.each { |level, start| count[level] = start - 1 }
+      def free_definition_id
+        ((@definitions.keys.map(&:to_i).max || -1) + 1).to_s
       end
 
-      def step(list, number, count)
-        level = list.levels[number] or return ""
+      # A list with starts of its own restarts the count of its definition at its first paragraph.
+      def begin_anew(id, count, started)
+        return if started[id]
+        started[id] = true
+        @lists[id].starts.each { |level, start| count[level] = start - 1 }
+      end
+
+      def step(levels, number, count)
+        level = levels[number] or return ""
         count[number] = (count[number] || (level.start - 1)) + 1
-        count.each_key { |deeper| count.delete(deeper) if deeper > number && restarts?(list.levels[deeper], number) }
-        marker(list, level, count)
+        count.each_key { |deeper| count.delete(deeper) if deeper > number && restarts?(levels[deeper], number) }
+        level.marker(levels, count)
       end
 
       def restarts?(level, number)
         return true if level.nil? || level.restart_after.nil?
         level.restart_after.positive? && number < level.restart_after
-      end
-
-      def marker(list, level, count)
-        return level.text if level.format == "bullet"
-        level.text.gsub(/%([1-9])/) do
-          other = list.levels[$1.to_i - 1] or next ""
-          value = count[$1.to_i - 1] || other.start
-          Numerals.write(value, level.legal ? "decimal" : other.format)
-        end
       end
     end
   end

@@ -22,9 +22,8 @@ module Norvel
 
       def change(document)
         document = with_chosen(document)
-        @lists = {}
-        document = with_sheet(document, dressed(document))
-        document = document.with(numbering: @lists.each_value.inject(document.numbering) { |all, (id, list)| all.with(id, list) }) unless @lists.empty?
+        @lists, @definitions, @taken = {}, {}, document.numbering
+        document = with_sheet(document, dressed(document)).with(numbering: @taken)
         @page ? with_page(document) : document
       end
 
@@ -72,7 +71,7 @@ module Norvel
       def definition(document, style, ids)
         root = @template.sheet.chain(style).size == 1
         values = %i[paragraph run].to_h { |place| [place, (root && style.paragraph?) ? with_defaults(document, style, place) : style.set(place)] }
-        {based_on: ids[style.based_on] || known(document, style.based_on), next_id: ids[style.next_id] || known(document, style.next_id), link: nil, paragraph: listed(document, values[:paragraph], ids), run: values[:run]}
+        {based_on: ids[style.based_on] || known(document, style.based_on), next_id: ids[style.next_id] || known(document, style.next_id), link: nil, paragraph: listed(values[:paragraph], ids), run: values[:run]}
       end
 
       # A style that was not taken along is meant by its name here.
@@ -81,11 +80,20 @@ module Norvel
       end
 
       # The style's list under a new id, or none.
-      def listed(document, set, ids)
+      def listed(set, ids)
         list = @template.numbering.list(set[:list_id]) if @numbering && set[:list_id]
         return set.without(:list_id, :list_level) unless list
-        id, = @lists[set[:list_id]] ||= [document.numbering.free_id + @lists.size, list.dup.tap { |copy| copy.levels = list.levels.transform_values { |level| level.dup.tap { |own| own.style_id = ids[level.style_id] } } }]
-        set.merge(list_id: id)
+        set.merge(list_id: @lists[set[:list_id]] ||= taken_list(list, ids))
+      end
+
+      def taken_list(list, ids)
+        @definitions[list.definition_id] ||= begin
+          levels = @template.numbering.definitions[list.definition_id].levels.transform_values { |level| level.with(style_id: ids[level.style_id]) }
+          @taken, id = @taken.define(Document::Numbering::Definition.new(levels))
+          id
+        end
+        @taken, id = @taken.with(Document::Numbering::List.new(@definitions[list.definition_id], list.starts, list.overrides))
+        id
       end
 
       # The template's defaults under a root style, and what the document's defaults would add to it taken back.

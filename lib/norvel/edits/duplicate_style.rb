@@ -11,8 +11,7 @@ module Norvel
 
       def change(document)
         style = style(document, @id)
-        raise Refused, "A style needs a name." if @name.empty?
-        raise Refused, "There is a style “#{@name}” already." if document.sheet.named(@name)
+        refuse_name(document, @name)
         id = document.sheet.free_id(@name)
         document.with(sheet: document.sheet.put(style.with(id:, name: @name, default: false, custom: !Styles::BuiltIn.name?(@name), link: nil, source: nil)))
       end

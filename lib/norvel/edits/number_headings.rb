@@ -8,19 +8,28 @@ module Norvel
       # The words a person chooses from, with the form of the first level and what stands before its number.
       SCHEMES = {"none" => nil, "decimal" => ["decimal", ""], "chapter" => ["decimal", "Chapter "], "roman" => ["upper_roman", ""], "letters" => ["upper_letter", ""]}.freeze
 
-      # scheme: of SCHEMES; word: what "Chapter" is in the document's language
-      def initialize(scheme, word: nil)
+      # How much room a level's number has where its text hangs, in points; separators by the words of ISO/IEC 29500-1 17.9.28.
+      HANGING = 28.35
+      SEPARATORS = {"space" => "a space", "tab" => "a tab", "nothing" => "nothing"}.freeze
+
+      # scheme: of SCHEMES; word: what "Chapter" is in the document's language; after: what stands after the last number;
+      # separator: of SEPARATORS; hanging: does the heading hang behind its number?
+      def initialize(scheme, word: nil, after: "", separator: "space", hanging: false)
         raise Refused, "There is no numbering “#{scheme}”." unless SCHEMES.key?(scheme)
+        raise Refused, "There is no separator “#{separator}”." unless SEPARATORS.key?(separator)
         @scheme = scheme
-        @word = word
+        @word = word.to_s.strip
+        @after = after.to_s.strip
+        @separator = hanging ? "tab" : separator
+        @hanging = hanging
       end
 
       def change(document)
         styles = headings(document)
         raise Refused, "There is no heading style to number: put headings in Heading 1 first." if styles.empty?
         return unnumbered(document, styles) if @scheme == "none"
-        id = document.numbering.free_id
-        numbering = document.numbering.with(id, Document::Numbering::List.new("new#{id}", levels(styles), {}))
+        numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels(styles)))
+        numbering, id = numbering.with(Document::Numbering::List.new(definition_id))
         sheet = styles.values.inject(document.sheet) { |now, style| now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id))) }
         document.with(numbering:, sheet:)
       end
@@ -37,12 +46,19 @@ module Norvel
       end
 
       def levels(styles)
+        (0..5).to_h { |number| [number, Document::ListLevel.new(**form(number), style_id: styles[number]&.id, suffix: @separator, paragraph: Styles::PropertySet.of(indents(number)))] }
+      end
+
+      def form(number)
         format, before = SCHEMES.fetch(@scheme)
-        before = "#{@word.strip} " if @scheme == "chapter" && @word && !@word.strip.empty?
-        (0..5).to_h do |number|
-          text = (1..number + 1).map { |n| "%#{n}" }.join(".")
-          [number, Document::Numbering::Level.new(start: 1, format: number.zero? ? format : "decimal", text: number.zero? ? "#{before}%1" : text, style_id: styles[number]&.id, legal: false, restart_after: nil, suffix: "space", paragraph: Styles::PropertySet::EMPTY)]
-        end
+        before = "#{@word} " if @scheme == "chapter" && !@word.empty?
+        return {format:, text: "#{before}%1#{@after}"} if number.zero?
+        {format: "decimal", text: "#{(1..number + 1).map { |n| "%#{n}" }.join(".")}#{@after}"}
+      end
+
+      def indents(number)
+        width = HANGING * (1 + (number * 0.35)) + ((@scheme == "chapter" && number.zero?) ? HANGING * 2 : 0)
+        @hanging ? {indent_left: width.round(2), first_line: -width.round(2)} : {}
       end
 
       # A style that would inherit a list from its base says that it has none.

@@ -10,6 +10,13 @@ module Norvel
         document.sheet[id] or raise Refused, "There is no style “#{id}” in this document."
       end
 
+      # A new name must be one, and free.
+      def refuse_name(document, name)
+        raise Refused, "A style needs a name." if name.empty?
+        raise Refused, "A style's name can't hold a comma or semicolon." if name.match?(/[,;]/)
+        raise Refused, "There is a style “#{document.sheet.named(name).name}” already." if document.sheet.named(name)
+      end
+
       def name_of(document, id)
         document.sheet[id]&.name || id
       end

@@ -38,6 +38,13 @@ module Norvel
         @run_looks[paragraph.style_id][paragraph.table][run.style_id][run.direct] ||= run_look(paragraph.style_id, paragraph.table, run.style_id, run.direct)
       end
 
+      # The look of a list marker (17.3.1.29, 17.9.25): of the paragraph's style, its mark, the list level; never underlined with the mark.
+      def marker(paragraph)
+        level = (place = list_of(paragraph)) && @numbering.level(*place)
+        direct = level ? paragraph.mark.without(:underline).merge(level.run) : paragraph.mark
+        @run_looks[paragraph.style_id][paragraph.table][nil][direct] ||= run_look(paragraph.style_id, paragraph.table, nil, direct)
+      end
+
       # What follows from the styles alone, worked out once a key: memo(:role, id) { … }.
       def memo(subject, key)
         known = (@memo ||= Hash.new { |all, name| all[name] = {} })[subject]

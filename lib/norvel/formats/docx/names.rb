@@ -33,7 +33,8 @@ module Norvel
             titlePg textDirection bidi rtlGutter docGrid printerSettings sectPrChange],
           "numPr" => %w[ilvl numId], "pBdr" => %w[top left bottom right between bar],
           "styles" => %w[docDefaults latentStyles style], "docDefaults" => %w[rPrDefault pPrDefault], "rPrDefault" => %w[rPr], "pPrDefault" => %w[pPr],
-          "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId legacy lvlJc pPr rPr]
+          "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId legacy lvlJc pPr rPr],
+          "numbering" => %w[numPicBullet abstractNum num numIdMacAtCleanup], "abstractNum" => %w[nsid multiLevelType tmpl name styleLink numStyleLink lvl], "num" => %w[abstractNumId lvlOverride]
         }.freeze
 
         # Built-in styles stand in the file under names that people see otherwise. Their ids are localized: only names count.

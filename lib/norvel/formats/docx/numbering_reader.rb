@@ -6,6 +6,9 @@ module Norvel
       # The numbering part to a Numbering (ISO/IEC 29500-1 17.9). A definition that only links to a numbering style is
       # followed to the one that holds the levels.
       class NumberingReader
+        # Words of w:lvlJc.
+        ALIGNMENTS = {"right" => "right", "end" => "right", "center" => "center"}.freeze
+
         def initialize(part, formatting)
           @part = part
           @formatting = formatting
@@ -13,51 +16,44 @@ module Norvel
 
         def numbering
           return Document::Numbering.new unless @part
-          definitions = @part.children(@part.root, "abstractNum").to_h { |node| [@part.attr(node, "abstractNumId"), node] }
-          Document::Numbering.new(@part.children(@part.root, "num").filter_map { |node| entry(node, definitions) }.to_h)
+          @nodes = @part.children(@part.root, "abstractNum").to_h { |node| [@part.attr(node, "abstractNumId").to_s, node] }
+          definitions = @nodes.transform_values { |node| Document::Numbering::Definition.new(levels(node), value(node, "styleLink")) }
+          Document::Numbering.new(definitions, @part.children(@part.root, "num").filter_map { |node| list(node) }.to_h)
         end
 
         private
 
-        def entry(node, definitions)
-          id = @part.attr(node, "numId").to_s
-          named = @part.child(node, "abstractNumId")
-          definition = named && @part.attr(named, "val")
-          abstract = followed(definitions[definition], definitions)
-          return unless id.match?(/\A\d{1,9}\z/) && abstract
-          levels = levels_of(abstract)
-          starts = {}
-          @part.children(node, "lvlOverride").each { |override| override(override, levels, starts) }
-          [id.to_i, Document::Numbering::List.new(@part.attr(abstract, "abstractNumId"), levels, starts)]
-        end
-
-        def followed(abstract, definitions)
-          link = abstract && @part.child(abstract, "numStyleLink") or return abstract
-          name = @part.attr(link, "val")
-          definitions.each_value.find { |other| (own = @part.child(other, "styleLink")) && @part.attr(own, "val") == name } || abstract
-        end
-
-        def levels_of(abstract)
-          @part.children(abstract, "lvl").to_h { |level| [@part.attr(level, "ilvl").to_i, level(level)] }
-        end
-
-        def override(node, levels, starts)
-          number = @part.attr(node, "ilvl").to_i
-          replaced = @part.child(node, "lvl") and levels[number] = level(replaced)
-          start = @part.child(node, "startOverride") and starts[number] = @part.attr(start, "val").to_i
-        end
-
         def level(node)
-          Document::Numbering::Level.new(
-            start: value(node, "start").to_i, format: Sections::FORMATS.fetch(value(node, "numFmt") || "decimal", "decimal"), text: bullet(value(node, "lvlText").to_s),
-            style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false, restart_after: value(node, "lvlRestart")&.to_i, suffix: value(node, "suff") || "tab",
-            paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part)
+          Document::ListLevel.new(
+            start: value(node, "start").to_i, format: Sections::FORMATS.fetch(value(node, "numFmt") || "decimal", "decimal"), text: value(node, "lvlText").to_s,
+            style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false, restart_after: value(node, "lvlRestart")&.to_i,
+            suffix: value(node, "suff") || "tab", align: ALIGNMENTS.fetch(value(node, "lvlJc"), "left"),
+            paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part), run: @formatting.read(@part.child(node, "rPr"), :run, @part)
           )
         end
 
-        # Bullets of symbol fonts stand at U+F0xx: shown as the sign they are drawn as.
-        def bullet(text)
-          text.tr("\uF0B7\uF0A7\uF0D8\uF0FC\uF02D", "•▪➢✓-")
+        def list(node)
+          id = @part.attr(node, "numId").to_s
+          definition = followed(value(node, "abstractNumId"))
+          return unless id.match?(/\A\d{1,9}\z/) && definition
+          starts, overrides = {}, {}
+          @part.children(node, "lvlOverride").each do |override|
+            number = @part.attr(override, "ilvl").to_i
+            replaced = @part.child(override, "lvl") and overrides[number] = level(replaced)
+            start = @part.child(override, "startOverride") and starts[number] = @part.attr(start, "val").to_i
+          end
+          [id.to_i, Document::Numbering::List.new(definition, starts, overrides)]
+        end
+
+        # The id of the definition that holds the levels.
+        def followed(id)
+          node = @nodes[id] or return
+          link = value(node, "numStyleLink") or return id
+          @nodes.find { |_, other| value(other, "styleLink") == link }&.first || id
+        end
+
+        def levels(node)
+          @part.children(node, "lvl").to_h { |level| [@part.attr(level, "ilvl").to_i, level(level)] }
         end
 
         def value(node, name)

@@ -3,47 +3,75 @@
 module Norvel
   module Formats
     module Docx
-      # Adds lists to the numbering part: a definition each, and the list that counts with it (ISO/IEC 29500-1 17.9; definitions
-      # stand before lists).
+      # Brings the numbering part to what the model says (ISO/IEC 29500-1 17.9): levels that were changed are patched, new
+      # definitions and lists added. What nothing uses is not added.
       class NumberingWriter
+        NONE = Document::ListLevel.new(start: nil, format: nil, suffix: nil, align: nil)
         EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:numbering xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
+
+        # What has to be written of a numbering: [{id => definition}, {id => list}].
+        def self.changes(document, was)
+          now = document.numbering
+          used = (document.sheet.styles.values.map(&:paragraph) + document.paragraphs.map(&:direct)).to_h { |set| [set[:list_id], true] }
+          lists = now.lists.select { |id, _| !was.known?(id) && used[id] }
+          reached = lists.values.map(&:definition_id)
+          [now.definitions.select { |id, definition| was.definitions.key?(id) ? was.definitions[id] != definition : reached.include?(id) }, lists]
+        end
 
         def initialize(part)
           @part = part
         end
 
-        # lists: {id => Document::Numbering::List}
-        def add(lists)
-          lists.each do |id, list|
-            number = next_definition
-            first_list = @part.child(@part.root, "num")
-            definition = definition(number, list)
-            first_list ? first_list.add_previous_sibling(definition) : @part.root.add_child(definition)
-            num = @part.create("num", "numId" => id)
-            num.add_child(@part.create("abstractNumId", "val" => number))
-            (@part.children(@part.root, "num").last || definition).add_next_sibling(num)
-          end
+        def write(definitions, lists, was)
+          definitions.each { |id, definition| definition(id, was.definitions[id], definition) }
+          lists.each { |id, list| list(id, list) }
         end
 
         private
 
-        def next_definition
-          (@part.children(@part.root, "abstractNum").map { |node| @part.attr(node, "abstractNumId").to_i }.max || -1) + 1
+        def definition(id, was, now)
+          node = @part.children(@part.root, "abstractNum").find { |other| @part.attr(other, "abstractNumId") == id } || added(id)
+          value(node, "styleLink", was&.style_id, now.style_id)
+          now.levels.each { |number, level| level(node, number, was&.levels&.[](number), level) }
         end
 
-        def definition(number, list)
-          node = @part.create("abstractNum", "abstractNumId" => number)
-          node.add_child(@part.create("multiLevelType", "val" => "multilevel"))
-          list.levels.each { |index, level| node.add_child(level(index, level)) }
+        def added(id)
+          node = @part.insert(@part.root, @part.create("abstractNum", "abstractNumId" => id))
+          @part.set(@part.place(node, "multiLevelType"), "val", "multilevel")
           node
         end
 
-        def level(index, level)
-          node = @part.create("lvl", "ilvl" => index)
-          {"start" => level.start, "numFmt" => Sections::FORMATS.key(level.format), "pStyle" => level.style_id, "isLgl" => (level.legal ? "1" : nil), "suff" => level.suffix, "lvlText" => level.text, "lvlJc" => "left"}
-            .each { |name, value| node.add_child(@part.create(name, "val" => value)) unless value.nil? }
-          Formatting.write(node, "pPr", :paragraph, Styles::PropertySet::EMPTY, level.paragraph, @part) unless level.paragraph.empty?
-          node
+        def level(definition, number, was, now)
+          return if was == now
+          node = @part.children(definition, "lvl").find { |other| @part.attr(other, "ilvl").to_i == number } || @part.insert(definition, @part.create("lvl", "ilvl" => number))
+          patch(node, was || NONE, now)
+        end
+
+        def patch(node, was, now)
+          value(node, "start", was.start, now.start)
+          value(node, "numFmt", Sections::FORMATS.key(was.format), Sections::FORMATS.key(now.format))
+          value(node, "lvlRestart", was.restart_after, now.restart_after)
+          value(node, "pStyle", was.style_id, now.style_id)
+          value(node, "isLgl", was.legal ? "1" : nil, now.legal ? "1" : nil)
+          value(node, "suff", was.suffix, now.suffix)
+          value(node, "lvlText", was.text, now.text)
+          value(node, "lvlJc", was.align, now.align)
+          Formatting.write(node, "pPr", :paragraph, was.paragraph, now.paragraph, @part)
+          Formatting.write(node, "rPr", :run, was.run, now.run, @part)
+        end
+
+        def value(node, name, was, now)
+          return if was == now
+          now.nil? ? @part.drop(node, name) : @part.set(@part.place(node, name), "val", now)
+        end
+
+        def list(id, list)
+          node = @part.insert(@part.root, @part.create("num", "numId" => id))
+          @part.set(@part.place(node, "abstractNumId"), "val", list.definition_id)
+          list.starts.each do |level, start|
+            override = @part.insert(node, @part.create("lvlOverride", "ilvl" => level))
+            override.add_child(@part.create("startOverride", "val" => start))
+          end
         end
       end
     end

@@ -37,10 +37,11 @@ module Norvel
         end
 
         def numbering
-          added = @document.numbering.lists.reject { |id, _| @original.numbering.known?(id) }
-          return if added.empty?
+          return if @document.numbering == @original.numbering
+          definitions, lists = NumberingWriter.changes(@document, @original.numbering)
+          return if definitions.empty? && lists.empty?
           part = @package.related("numbering") || new_part("numbering", NumberingWriter::EMPTY)
-          NumberingWriter.new(part).add(added)
+          NumberingWriter.new(part).write(definitions, lists, @original.numbering)
           @changed[part.path] = part.bytes
         end
 
