@@ -6,7 +6,7 @@ module LookSheet
   # The class of a paragraph's look, or of a run's.
   def look_class(look, place)
     @look_classes ||= {}.compare_by_identity
-    @look_classes[look] ||= "#{(place == :paragraph) ? "p" : "r"}#{Digest::SHA256.hexdigest(look.to_json_hash(place).to_json)[0, 9]}"
+    @look_classes[look] ||= "#{(place == :paragraph) ? "p" : "r"}#{Digest::SHA256.hexdigest(Norvel::Styles::Properties.shown_on(place).map { |property| look[property.name] }.to_json)[0, 9]}"
   end
 
   # The rules for all looks that these paragraphs have.

@@ -46,7 +46,7 @@ module StyleView
 
   # What a style changes of its base, in few words.
   def branch_words(style)
-    [style.paragraph, style.run].flat_map { |set| set.keys.map { |slot| Norvel::Styles::Properties[slot] }.select { |p| p.public? && p.part_of.nil? }.map { |p| short_value(p, set[p.name]) } }
+    [style.paragraph, style.run].flat_map { |set| set.keys.map { |slot| Norvel::Styles::Properties[slot] }.select { |p| p.shown? && p.part_of.nil? }.map { |p| short_value(p, set[p.name]) } }
   end
 
   def short_value(property, value)

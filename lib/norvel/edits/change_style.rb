@@ -28,8 +28,7 @@ module Norvel
         place = Styles::Properties[name].on
         slots = Styles::Properties.slots_of(name)
         return style.with(place => style.set(place).without(*slots)) if value.nil?
-        inherited = base ? document.cascade.of_style(base, place) : {}
-        style.with(place => Setting.put(style.set(place), name, value, inherited))
+        style.with(place => Setting.put(style.set(place), name, value, base ? document.cascade.of_style(base, place) : document.sheet.defaults(place)))
       end
     end
   end

@@ -42,7 +42,7 @@ module Norvel
       end
 
       def needed(direct, look)
-        equal = direct.keys.select { |slot| (property = Styles::Properties[slot]).clear == :look && property.public? && property.same?(direct[slot], look[slot]) }
+        equal = direct.keys.select { |slot| (property = Styles::Properties[slot]).clear == :look && property.shown? && property.same?(direct[slot], look[slot]) }
         direct.without(*equal)
       end
     end

@@ -14,7 +14,7 @@ module Norvel
       LINE = 12.0 # points, for spaces counted in lines where the section has no text grid
       AUTOMATIC_SPACE = 14.0 # points, for beforeAutospacing and afterAutospacing: common practice
       TOGGLES = Properties.on(:run).select(&:toggle).map(&:name).freeze
-      MERGED = Properties.on(:paragraph).select(&:merges).map(&:name).freeze
+      MERGED = Properties.on(:paragraph).select(&:merges).to_h { |property| [property.name, property.type] }.freeze
       DEFAULTS = {paragraph: Properties.on(:paragraph), run: Properties.on(:run)}
         .transform_values { |list| list.reject { |p| p.default.nil? }.to_h { |p| [p.name, p.default] }.freeze }.freeze
 
@@ -108,7 +108,7 @@ module Norvel
       def layered(layers)
         layers.each_with_object({}) do |layer, seen|
           layer.set.values.each do |slot, value|
-            seen[slot] = (MERGED.include?(slot) && seen[slot]) ? seen[slot].merge(value) : value
+            seen[slot] = (MERGED.key?(slot) && seen[slot]) ? seen[slot].merge(value) : value
           end
         end
       end
@@ -156,6 +156,7 @@ module Norvel
         values[:space_before] = space(values, :space_before)
         values[:space_after] = space(values, :space_after)
         values[:align] = {"left" => "right", "right" => "left"}.fetch(values[:align], values[:align]) if values[:right_to_left]
+        MERGED.each { |name, type| values[name] &&= type.effective(values[name]).then { |kept| kept unless kept.empty? } }
         values[:list] = values[:list_id]&.nonzero? ? [values[:list_id], values[:list_level] || 0] : nil
         values
       end

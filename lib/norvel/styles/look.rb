@@ -27,9 +27,9 @@ module Norvel
         Properties.public_on(place).to_h { |property| [property.json, property.type.json(@values[property.name])] }
       end
 
-      # The public properties in which this look and another differ.
+      # The properties in which this look and another differ for a reader.
       def differences(other, place)
-        Properties.public_on(place).reject { |property| property.same?(self[property.name], other[property.name]) }
+        Properties.shown_on(place).reject { |property| property.same?(self[property.name], other[property.name]) }
       end
 
       def inspect

@@ -28,9 +28,14 @@ module Norvel
           @by_name.key?(name.to_sym)
         end
 
-        # Those that JSON, rules and forms speak of, in the order of the table.
+        # Those that the command line's JSON and the rules speak of, in the order of the table.
         def public_on(place)
           @public.fetch(place)
+        end
+
+        # Those that forms show and that make a look another one for a reader.
+        def shown_on(place)
+          @shown.fetch(place)
         end
 
         def on(place)
@@ -67,7 +72,7 @@ module Norvel
         end
 
         def add(**entry)
-          entry[:json] = :"#{entry[:name]}#{"_pt" if entry[:type].is_a?(Types::Length)}" if entry[:group]
+          entry[:json] = :"#{entry[:name]}#{"_pt" if entry[:type].is_a?(Types::Length)}" if entry[:group] && !entry.key?(:json)
           @all << Property.new(**entry).freeze
         end
 
@@ -76,6 +81,7 @@ module Norvel
           @by_name = @all.to_h { |p| [p.name, p] }.freeze
           @on = @all.group_by(&:on).freeze
           @public = @on.transform_values { |list| list.select(&:public?).freeze }.freeze
+          @shown = @on.transform_values { |list| list.select(&:shown?).freeze }.freeze
           @by_element = @on.transform_values { |list| list.select(&:docx).group_by { |p| p.docx.element }.freeze }.freeze
           @slots = @all.group_by(&:key).transform_values { |list| list.map(&:name).freeze }.freeze
         end
@@ -105,8 +111,8 @@ module Norvel
       paragraph :widow_control, FLAG, default: true, label: "Widows and orphans", group: :block, docx: C::Flag.new("widowControl"), odt: %w[fo:widows fo:orphans]
       paragraph :page_break_before, FLAG, default: false, label: "Page break before", group: :block, clear: :keep, docx: C::Flag.new("pageBreakBefore"), odt: %w[fo:break-before]
       paragraph :shading, COLOUR, default: "auto", label: "Shading", group: :block, docx: C::Shading.new("shd"), odt: %w[fo:background-color], css: ->(v) { (v == "auto") ? {} : {"background-color" => v} }
-      paragraph :borders, ANY, label: "Borders", merges: true, docx: C::Children.new("pBdr"), odt: %w[fo:border]
-      paragraph :tabs, ANY, label: "Tab stops", merges: true, docx: C::Children.new("tabs", key: "pos"), odt: %w[style:tab-stops]
+      paragraph :borders, Types::Borders.new, label: "Borders", group: :block, json: nil, merges: true, docx: C::Children.new("pBdr"), odt: %w[fo:border], css: ->(v) { Types::Borders.new.css(v) }
+      paragraph :tabs, Types::TabStops.new, label: "Tab stops", group: :line, json: nil, merges: true, docx: C::Children.new("tabs", key: "pos"), odt: %w[style:tab-stops]
       # --- paragraph: structure ---
       paragraph :outline_level, Types::Level.new, default: 0, label: "Outline level", group: :structure, clear: :keep, docx: C::OutlineLevel.new("outlineLvl"), odt: %w[text:outline-level]
       paragraph :list_id, ANY, part_of: :list, clear: :keep, docx: C::ListPart.new("numId")
@@ -133,7 +139,7 @@ module Norvel
       run :bold_complex, FLAG, part_of: :bold, toggle: true, clear: :emphasis, docx: C::Flag.new("bCs")
       run :italic_complex, FLAG, part_of: :italic, toggle: true, clear: :emphasis, docx: C::Flag.new("iCs")
       run :hidden, FLAG, default: false, label: "Hidden", toggle: true, clear: :keep, docx: C::Flag.new("vanish"), odt: %w[text:display]
-      run :language, ANY, label: "Language", clear: :keep, docx: C::Language.new("lang"), odt: %w[fo:language fo:country]
+      run :language, Types::Language.new, label: "Language", group: :letter, json: nil, clear: :keep, docx: C::Language.new("lang"), odt: %w[fo:language fo:country]
       run :complex_script, FLAG, default: false, label: "Complex script", clear: :keep, docx: C::Flag.new("cs")
       run :run_right_to_left, FLAG, default: false, label: "Right to left", clear: :keep, docx: C::Flag.new("rtl")
       run :raised, POINTS, label: "Raised", docx: C::Number.new("position", "half_point"), odt: %w[style:text-position]

@@ -9,6 +9,7 @@ module Norvel
     #   default   the value when no level sets it; nil for slots that only modify another
     #   part_of   the property this slot belongs to, for slots that people never see alone (lines and characters as units …)
     #   group     where the style form shows it: :letter, :line, :block, :structure; nil when it is not shown
+    #   json      its key in the command line's JSON; nil when it is not public there
     #   toggle    true for the toggle properties of ISO/IEC 29500-1 17.7.3
     #   merges    true when levels combine entry by entry (tabs, borders)
     #   clear     what removal of direct formatting does with it: :look goes, :emphasis goes unless kept, :keep stays
@@ -23,12 +24,16 @@ module Norvel
         !json.nil?
       end
 
+      def shown?
+        !group.nil?
+      end
+
       def spoken(value, unit = "pt")
-        value.nil? ? "none" : type.spoken(value, unit)
+        (value.nil? && !merges) ? "none" : type.spoken(value, unit)
       end
 
       def same?(one, other)
-        return one == other if one.nil? || other.nil?
+        return one == other if (one.nil? || other.nil?) && !merges
         type.same?(one, other)
       end
     end

@@ -19,6 +19,11 @@ module Norvel
         StyleSheet.new(styles:, paragraph_defaults:, run_defaults:)
       end
 
+      # What the document sets for all text, on paragraphs or runs.
+      def defaults(place)
+        (place == :run) ? run_defaults : paragraph_defaults
+      end
+
       def put(style)
         with(styles: @styles.merge(style.id => style))
       end

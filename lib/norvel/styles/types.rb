@@ -21,6 +21,11 @@ module Norvel
         def same?(one, other)
           one == other
         end
+
+        # What has to be set over +inherited+ for +wanted+ to be seen; types that merge level by level set less, or more.
+        def over(_inherited, wanted)
+          wanted
+        end
       end
 
       class Length < Any
@@ -145,6 +150,13 @@ module Norvel
         def multiple(number)
           raise Refused, "A line spacing lies between 0.1 and 20 lines." unless number.between?(0.1, 20)
           {rule: "multiple", value: number}
+        end
+      end
+
+      # A language as BCP 47 writes it: en-GB, de.
+      class Language < Any
+        def typed(text)
+          text.to_s.strip[/\A[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/] or raise Refused, "“#{text}” is not a language: type it like en-GB or de."
         end
       end
 

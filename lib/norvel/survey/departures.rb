@@ -18,6 +18,9 @@ module Norvel
         end
       end
 
+      # Lists are told by their markers, and a language set on words is what it should be.
+      UNSAID = %i[list language].freeze
+
       module_function
 
       def of(document, paragraph)
@@ -39,9 +42,9 @@ module Norvel
 
       def differing(set, look, usual, place)
         set.keys.map { |slot| Styles::Properties[slot].key }.uniq.filter_map do |key|
-          next if key == :list
+          next if UNSAID.include?(key)
           property = Styles::Properties[key]
-          Departure.new(key, look[key], place) if property.public? && !property.same?(look[key], usual[key])
+          Departure.new(key, look[key], place) if property.shown? && !property.same?(look[key], usual[key])
         end
       end
     end

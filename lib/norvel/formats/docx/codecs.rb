@@ -330,7 +330,7 @@ module Norvel
           def put(parent, value, part)
             part.drop(parent, element)
             node = fresh(parent, part)
-            value.each { |key, attributes| node.add_child(part.create(@key ? "tab" : key.to_s, attributes.transform_keys(&:to_s))) }
+            value.each { |key, attributes| part.insert(node, part.create(@key ? "tab" : key.to_s, attributes.transform_keys(&:to_s))) }
           end
         end
 

@@ -31,7 +31,7 @@ module Norvel
             rsid pPr rPr tblPr trPr tcPr tblStylePr],
           "sectPr" => %w[headerReference footerReference footnotePr endnotePr type pgSz pgMar paperSrc pgBorders lnNumType pgNumType cols formProt vAlign noEndnote
             titlePg textDirection bidi rtlGutter docGrid printerSettings sectPrChange],
-          "numPr" => %w[ilvl numId], "pBdr" => %w[top left bottom right between bar],
+          "numPr" => %w[ilvl numId], "pBdr" => %w[top left bottom right between bar], "tabs" => %w[tab],
           "styles" => %w[docDefaults latentStyles style], "docDefaults" => %w[rPrDefault pPrDefault], "rPrDefault" => %w[rPr], "pPrDefault" => %w[pPr],
           "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId legacy lvlJc pPr rPr],
           "numbering" => %w[numPicBullet abstractNum num numIdMacAtCleanup], "abstractNum" => %w[nsid multiLevelType tmpl name styleLink numStyleLink lvl], "num" => %w[abstractNumId lvlOverride]
