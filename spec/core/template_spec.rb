@@ -33,6 +33,33 @@ RSpec.describe Norvel::Template do
     expect([chosen.style_name(chosen.paragraphs[0]), chosen.look(chosen.paragraphs[0])[:space_after]]).to eq ["Body Text", 8.0]
   end
 
+  it "gives the text of a style without a namesake to the template's style of its role" do
+    own = docx(handbook_of_strangers, styles: style("Kapitel", "Kapitel", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:b/><w:sz w:val="36"/>') + style("Fliess", "Fliesstext"))
+    edit = Norvel::Edits::ApplyTemplate.new(described_class.find("ravelmouth-report"))
+    expect(edit.match(own).roles.transform_values { |style, role| [style.name, role] }).to eq("Kapitel" => ["Heading 1", "heading_1"], "Fliess" => ["Body Text", "body"])
+    dressed = edit.apply(own).after
+    expect([dressed.style_name(dressed.paragraphs[0]), dressed.style_name(dressed.paragraphs[1])]).to eq ["Heading 1", "Body Text"]
+    stays = Norvel::Edits::ApplyTemplate.new(described_class.find("ravelmouth-report"), chosen: {"Kapitel" => nil}).apply(own).after
+    expect(stays.style_name(stays.paragraphs[0])).to eq "Kapitel"
+  end
+
+  def handbook_of_strangers
+    (1..3).map { |n| p(r("Teil #{n}"), '<w:pStyle w:val="Kapitel"/>') + p(r(Demo::Prose.new(n).paragraph(60)), '<w:pStyle w:val="Fliess"/>') * 3 }.join
+  end
+
+  it "leaves the document's own numbering where the template's is not asked for" do
+    numbered = Norvel::Edits::NumberHeadings.new("roman").apply(handbook).after
+    dressed = Norvel::Edits::ApplyTemplate.new(described_class.find("ravelmouth-thesis")).apply(numbered).after
+    expect(dressed.markers.values.first(3)).to eq %w[I I.1 I.2]
+  end
+
+  it "brings list styles along with their levels" do
+    with_list = Norvel::Edits::DefineListStyle.new("Steps", "letters").apply(described_class.find("ravelmouth-report")).after
+    along = reread(Norvel::Edits::ApplyTemplate.new(Norvel::Formats.read(described_class.bytes(with_list), name: "t.docx"), numbering: true).apply(handbook).after)
+    list_id = along.sheet.named("Steps", "numbering").paragraph[:list_id]
+    expect([along.numbering.level(list_id, 1).text, along.numbering.definition_of(list_id).style_id]).to eq ["(%2)", along.sheet.named("Steps").id]
+  end
+
   it "brings the numbering of its headings along when asked" do
     numbered = Norvel::Edits::NumberHeadings.new("decimal").apply(described_class.find("ravelmouth-report")).after
     template = Norvel::Formats.read(described_class.bytes(numbered), name: "numbered.docx")

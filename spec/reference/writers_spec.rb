@@ -91,4 +91,48 @@ RSpec.describe "python-docx reading what we write" do
     puts "\n  python-docx as reader: #{agree} of #{agree} values agree"
     expect(agree).to be > 4000
   end
+
+  # Source: python3-docx of Debian 12, style by style: what each sets itself after styles were made, changed, renamed, placed,
+  # linked, numbered and taken from a template.
+  it "finds what each style sets after edits of styles" do
+    document = edited.inject(Norvel::Formats.read(Demo::Handbook.new.bytes, name: "handbook.docx")) { |now, edit| edit.call(now).apply(now).after }
+    path = File.join(Dir.mktmpdir, "styles.docx")
+    File.binwrite(path, Norvel::Formats::Docx.write(document))
+    out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)
+    raise err unless status.success?
+    agree = JSON.parse(out)["styles"].sum do |theirs|
+      ours = document.sheet.styles.values.find { |style| style.name == theirs["name"] && style.type == theirs["type"].sub("list", "numbering") } or raise "python-docx finds a style #{theirs["name"]} (#{theirs["type"]})"
+      expect([theirs["name"], document.sheet[ours.based_on]&.name]).to eq [theirs["name"], theirs["based_on"]]
+      own = ours_of(ours, document)
+      theirs["own"].each { |name, value| expect([theirs["name"], name, value]).to eq [theirs["name"], name, own.fetch(name)] }.size + 1
+    end
+    puts "\n  python-docx reading edited styles: #{agree} of #{agree} values agree"
+    expect(agree).to be > 190
+  end
+
+  def edited
+    id = ->(document, name) { document.sheet.named(name).id }
+    [
+      ->(_) { Norvel::Edits::DefineStyle.new("Long Quotation", values: {indent_left: 36.0, indent_right: 36.0, line_spacing: {rule: "multiple", value: 1.0}, space_after: 12.0, align: "justify"}) },
+      ->(d) { Norvel::Edits::ChangeStyle.new(id[d, "Heading 1"], {size: 20.0, small_caps: true, page_break_before: true, tabs: Norvel::Styles::Types::TabStops.new.typed("4 cm, right 15 cm with dots")}) },
+      ->(d) { Norvel::Edits::ChangeStyle.new(id[d, "Body Text"], {line_spacing: {rule: "exact", value: 15.0}, widow_control: false, first_line: -18.0, font: "Arial"}) },
+      ->(_) { Norvel::Edits::DefineStyle.new("Ship Name", type: "character", values: {italic: true, size: 10.5}) },
+      ->(d) { Norvel::Edits::RenameStyle.new(id[d, "Long Quotation"], "Quotation at Length") },
+      ->(d) { Norvel::Edits::RebaseStyle.new(id[d, "Quotation at Length"], id[d, "Body Text"]) },
+      ->(d) { Norvel::Edits::StyleLinks.new(id[d, "Heading 1"], {next_id: id[d, "Quotation at Length"]}) },
+      ->(d) { Norvel::Edits::PlaceStyle.new(id[d, "Quotation at Length"], before: id[d, "Body Text"]) },
+      ->(d) { Norvel::Edits::StyleLinks.new(id[d, "Title"], {hidden: true}) },
+      ->(_) { Norvel::Edits::NumberHeadings.new("decimal", hanging: true) },
+      ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
+      ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Template.find("ravelmouth-thesis"), only: ["Block Quote", "Bibliography"]) }
+    ]
+  end
+
+  def ours_of(style, document)
+    line, letters = style.paragraph, style.run
+    tabs = (line[:tabs] || {}).values.map { |stop| [stop[:pos].to_i / 20.0, stop[:val], {"dot" => "dots"}.fetch(stop[:leader], "spaces")] }
+    {"size_pt" => letters[:size], "bold" => letters[:bold], "italic" => letters[:italic], "font" => letters[:font], "small_caps" => letters[:small_caps], "priority" => style.priority, "hidden" => style.hidden || false,
+     "next" => (document.sheet[style.next_id] || style).name, "align" => line[:align], "indent_left_pt" => line[:indent_left], "first_line_pt" => line[:first_line], "space_before_pt" => line[:space_before], "space_after_pt" => line[:space_after],
+     "keep_with_next" => line[:keep_with_next], "page_break_before" => line[:page_break_before], "widow_control" => line[:widow_control], "line_spacing" => line[:line_spacing]&.fetch(:value), "tabs_pt" => tabs}
+  end
 end

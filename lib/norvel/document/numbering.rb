@@ -10,6 +10,10 @@ module Norvel
         def with(levels: self.levels, style_id: self.style_id)
           self.class.new(levels, style_id)
         end
+
+        def without_style(id)
+          with(levels: levels.transform_values { |level| (level.style_id == id) ? level.with(style_id: nil) : level }, style_id: (style_id == id) ? nil : style_id)
+        end
       end
 
       # The definition it counts with, where it starts anew ({level => number}), and levels that it has otherwise ({level => Level}).
@@ -35,6 +39,13 @@ module Norvel
       # The same with a definition, under a new id unless one is given; [the new Numbering, its id].
       def define(definition, id = free_definition_id)
         [Numbering.new(@definitions.merge(id => definition), @lists), id]
+      end
+
+      # The same where no list and no level stands for this style any more.
+      def without_style(id)
+        changed = @definitions.select { |_, found| found.style_id == id || found.levels.any? { |_, level| level.style_id == id } }
+        return self if changed.empty?
+        Numbering.new(@definitions.merge(changed.transform_values { |found| found.without_style(id) }), @lists)
       end
 
       def eql?(other)

@@ -2,15 +2,18 @@
 
 module Norvel
   module Edits
-    # Dresses a document in the styles of a template, and in its page set-up when asked. Styles are matched by name, then by the
-    # role their name gives; a matched style takes over the template's definition, the others of the template are added. What the
-    # template says in its document defaults is said by its root styles here, since defaults of the document reach all text.
+    # Dresses a document in the styles of a template, and in its page set-up and numbering when asked. Styles are matched by name;
+    # a style in use that has no namesake gives its text to the template's style of the role that its text plays. A matched style
+    # takes over the template's definition, the others of the template are added. What the template says in its document defaults
+    # is said by its root styles here, since defaults of the document reach all text.
     class ApplyTemplate < StyleEdit
-      # What a template does to a document's styles: pairs of [style, template's style], added and unmatched styles.
-      Match = Struct.new(:pairs, :added, :unmatched)
+      # What a template does to a document's styles: pairs of [style, template's style], added styles, and styles in use without a
+      # namesake; roles: {style id => [template's style, role]} for those of them that a role matches.
+      Match = Struct.new(:pairs, :added, :unmatched, :roles)
 
       # template: a Document; page: take its page set-up too; numbering: and the lists of its styles; chosen: {style id => template's
-      # style name} for styles without partner; only: names of the template's styles to take, nil for all
+      # style name, nil to stay} for styles without namesake, instead of what their role says; only: names of the template's styles
+      # to take, nil for all
       def initialize(template, page: false, numbering: false, chosen: {}, only: nil, name: nil)
         @template = template
         @page = page
@@ -21,8 +24,8 @@ module Norvel
       end
 
       def change(document)
-        document = with_chosen(document)
-        @lists, @definitions, @taken = {}, {}, document.numbering
+        @taken, @lists, @definitions = document.numbering, {}, {}
+        document = with_partners(document)
         document = with_sheet(document, dressed(document)).with(numbering: @taken)
         @page ? with_page(document) : document
       end
@@ -32,22 +35,39 @@ module Norvel
       end
 
       def match(document)
-        theirs = @template.sheet.styles.values.select { |style| (style.paragraph? || style.character?) && (@only.nil? || @only.include?(style.name)) }
         pairs = theirs.filter_map { |style| (own = partner(document, style)) && [own, style] }
-        own = document.sheet.styles.values.select { |style| style.paragraph? && !document.uses[style.id].zero? }
-        Match.new(pairs, theirs - pairs.map(&:last), own - pairs.map(&:first))
+        unmatched = document.sheet.styles.values.select { |style| style.paragraph? && !document.uses[style.id].zero? } - pairs.map(&:first)
+        Match.new(pairs, theirs - pairs.map(&:last), unmatched, @only ? {} : by_role(document, unmatched))
       end
 
       private
+
+      # The template's styles that come along.
+      def theirs
+        kinds = @numbering ? %w[paragraph character numbering] : %w[paragraph character]
+        @template.sheet.styles.values.select { |style| kinds.include?(style.type) && (@only.nil? || @only.include?(style.name)) && !(style.type == "numbering" && style.default) }
+      end
 
       def partner(document, style)
         document.sheet.named(style.name, style.type) || ((style.default && document.sheet.default(style.type)) || nil)
       end
 
-      # Styles that have no partner hand their paragraphs to the one that was chosen for them.
-      def with_chosen(document)
-        @chosen.inject(document) do |now, (id, name)|
-          style = @template.sheet.named(name.to_s, "paragraph") or next now
+      # The role that most paragraphs of a style play, and the template's style of that role: one made for it before the default.
+      def by_role(document, styles)
+        offered = @template.sheet.styles.values.select(&:paragraph?).sort_by { |style| style.default ? 1 : 0 }.group_by { |style| Survey::StyleRoles.of_style(@template.sheet, style) }
+        played = document.paragraphs.reject(&:blank?).group_by { |paragraph| document.style_of(paragraph)&.id }
+        styles.filter_map do |style|
+          role = (played[style.id] || []).map { |paragraph| document.suggestions.role(paragraph.id) }.tally.max_by(&:last)&.first
+          found = role && offered[role]&.first
+          [style.id, [found, role]] if found
+        end.to_h
+      end
+
+      # Styles without a namesake hand their paragraphs to the one that was chosen for them, or that their role gives.
+      def with_partners(document)
+        by_role = match(document).roles.transform_values { |style, _| style.name }
+        by_role.merge(@chosen).inject(document) do |now, (id, name)|
+          style = name && @template.sheet.named(name, "paragraph") or next now
           target = now.sheet.named(style.name, "paragraph")
           now = now.with(sheet: now.sheet.put(Styles::Style.new(id: now.sheet.free_id(style.name), name: style.name))) unless target
           repoint(now, id, now.sheet.named(style.name, "paragraph").id)
@@ -55,23 +75,23 @@ module Norvel
       end
 
       def dressed(document)
-        ids = {}
         taken = document.sheet.styles.dup
         found = match(document)
-        found.pairs.each { |own, style| ids[style.id] = own.id }
+        ids = found.pairs.to_h { |own, style| [style.id, own.id] }
         found.added.each do |style|
           ids[style.id] = Styles::StyleSheet.new(styles: taken.dup).free_id(style.name)
           taken[ids[style.id]] = nil
         end
-        found.pairs.each { |own, style| taken[own.id] = own.with(**definition(document, style, ids)) }
-        found.added.each { |style| taken[ids[style.id]] = style.with(id: ids[style.id], default: false, source: nil, **definition(document, style, ids)) }
+        @taken = found.pairs.inject(@taken) { |now, (own, _)| now.without_style(own.id) } if @numbering
+        found.pairs.each { |own, style| taken[own.id] = own.with(**definition(document, style, ids, own)) }
+        found.added.each { |style| taken[ids[style.id]] = style.with(id: ids[style.id], default: false, source: nil, **definition(document, style, ids, nil)) }
         taken
       end
 
-      def definition(document, style, ids)
+      def definition(document, style, ids, own)
         root = @template.sheet.chain(style).size == 1
         values = %i[paragraph run].to_h { |place| [place, (root && style.paragraph?) ? with_defaults(document, style, place) : style.set(place)] }
-        {based_on: ids[style.based_on] || known(document, style.based_on), next_id: ids[style.next_id] || known(document, style.next_id), link: nil, paragraph: listed(values[:paragraph], ids), run: values[:run]}
+        {based_on: ids[style.based_on] || known(document, style.based_on), next_id: ids[style.next_id] || known(document, style.next_id), link: ids[style.link] || own&.link, paragraph: listed(values[:paragraph], ids, own), run: values[:run]}
       end
 
       # A style that was not taken along is meant by its name here.
@@ -79,27 +99,29 @@ module Norvel
         style = @template.sheet[id] and document.sheet.named(style.name, style.type)&.id
       end
 
-      # The style's list under a new id, or none.
-      def listed(set, ids)
-        list = @template.numbering.list(set[:list_id]) if @numbering && set[:list_id]
-        return set.without(:list_id, :list_level) unless list
-        set.merge(list_id: @lists[set[:list_id]] ||= taken_list(list, ids))
+      # With the list that the template's style has, under a new id; else with the one that the document's style had.
+      def listed(set, ids, own)
+        bare = set.without(:list_id, :list_level)
+        return bare.merge((own&.paragraph || bare).slice(:list_id, :list_level)) unless @numbering
+        list = @template.numbering.list(set[:list_id])
+        list ? set.merge(list_id: @lists[set[:list_id]] ||= taken_list(list, ids)) : bare
       end
 
       def taken_list(list, ids)
-        @definitions[list.definition_id] ||= begin
-          levels = @template.numbering.definitions[list.definition_id].levels.transform_values { |level| level.with(style_id: ids[level.style_id]) }
-          @taken, id = @taken.define(Document::Numbering::Definition.new(levels))
-          id
-        end
-        @taken, id = @taken.with(Document::Numbering::List.new(@definitions[list.definition_id], list.starts, list.overrides))
+        definition_id = @definitions[list.definition_id] ||= taken_definition(@template.numbering.definitions[list.definition_id], ids)
+        @taken, id = @taken.with(Document::Numbering::List.new(definition_id, list.starts, list.overrides.transform_values { |level| level.with(style_id: ids[level.style_id]) }))
+        id
+      end
+
+      def taken_definition(definition, ids)
+        levels = definition.levels.transform_values { |level| level.with(style_id: ids[level.style_id]) }
+        @taken, id = @taken.define(Document::Numbering::Definition.new(levels, ids[definition.style_id]))
         id
       end
 
       # The template's defaults under a root style, and what the document's defaults would add to it taken back.
       def with_defaults(document, style, place)
-        field = (place == :paragraph) ? :paragraph_defaults : :run_defaults
-        theirs, ours = @template.sheet.public_send(field), document.sheet.public_send(field)
+        theirs, ours = @template.sheet.defaults(place), document.sheet.defaults(place)
         plain = ours.keys.reject { |slot| theirs.key?(slot) }.filter_map { |slot| (default = Styles::Properties[slot].default).nil? ? nil : [slot, default] }.to_h
         Styles::PropertySet.of(plain).merge(theirs).merge(style.set(place)).without(:language)
       end

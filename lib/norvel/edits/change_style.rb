@@ -2,7 +2,7 @@
 
 module Norvel
   module Edits
-    # Sets properties of a style, or lets it inherit them again (value nil).
+    # Sets properties of a style, or lets it inherit them again (value nil). What it sets of letters, its linked style sets too.
     class ChangeStyle < Edit
       # style: an id; values: {space_after: 6.0, bold: nil, …} by names of the property table
       def initialize(style, values)
@@ -12,9 +12,13 @@ module Norvel
 
       def change(document)
         style = document.sheet[@style] or raise Refused, "There is no style “#{@style}” in this document."
-        base = document.sheet[style.based_on]
-        changed = @values.inject(style) { |now, (name, value)| set(now, name, value, document, base) }
-        (changed == style) ? document : document.with(sheet: document.sheet.put(changed))
+        twin = document.sheet.twin(style)
+        line = style.character? && @values.keys.find { |name| Styles::Properties[name].on == :paragraph }
+        raise Refused, "#{Styles::Properties[line].label} belongs to paragraphs: #{style.name} is a character style." if line
+        sheet = document.sheet.put(changed(document, style, @values))
+        letters = @values.select { |name, _| Styles::Properties[name].on == :run }
+        sheet = sheet.put(changed(document, twin, letters)) if twin
+        (sheet.styles == document.sheet.styles) ? document : document.with(sheet:)
       end
 
       def title(document)
@@ -23,6 +27,11 @@ module Norvel
       end
 
       private
+
+      def changed(document, style, values)
+        base = document.sheet[style.based_on]
+        values.inject(style) { |now, (name, value)| set(now, name, value, document, base) }
+      end
 
       def set(style, name, value, document, base)
         place = Styles::Properties[name].on

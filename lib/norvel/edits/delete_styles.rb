@@ -13,7 +13,8 @@ module Norvel
 
       def change(document)
         raise Refused, "No style is chosen." if @ids.empty?
-        @ids.inject(document) { |now, id| delete(now, style(now, id)) }
+        @ids.each { |id| style(document, id) }
+        @ids.inject(document) { |now, id| now.sheet[id] ? both(now, id) : now }
       end
 
       def title(document)
@@ -22,13 +23,22 @@ module Norvel
 
       private
 
-      def delete(document, style)
-        raise Refused, "#{style.name} is the style of all text that is in no other: it can't go." if style.default
+      # The style and the one that it is linked with: words in that one go where the text goes.
+      def both(document, id)
+        style = style(document, id)
+        twin = document.sheet.twin(style)
         heir = heir(document, style)
+        return delete(document, style, heir) unless twin
+        heir_of_twin = document.sheet.twin(document.sheet[heir])&.id || heir(document, twin)
+        delete(delete(document, style, heir), document.sheet[twin.id], heir_of_twin)
+      end
+
+      def delete(document, style, heir)
+        raise Refused, "#{style.name} is the style of all text that is in no other: it can't go." if style.default
         after = repoint(document, style.id, heir)
         styles = relink(after.sheet.styles.except(style.id), style.id, (style.based_on == style.id) ? nil : style.based_on)
         styles = with_own_values(styles, document, style) if @keep_look
-        after = with_sheet(after, styles)
+        after = with_sheet(after, styles).with(numbering: document.numbering.without_style(style.id))
         @keep_look ? restored(document, after, style) : after
       end
 

@@ -16,12 +16,12 @@ module Norvel
         style = style(document, @id)
         raise Refused, "#{style.name} is a #{style.type} style: only paragraphs are in lists." unless style.paragraph?
         freed = style.with(paragraph: style.paragraph.without(:list_id, :list_level))
-        return document.with(sheet: document.sheet.put(freed), numbering: unbound(document.numbering)) if @list_id.nil?
-        return document.with(sheet: document.sheet.put(freed.with(paragraph: freed.paragraph.merge(list_id: 0))), numbering: unbound(document.numbering)) if @list_id.zero?
+        return with_list(document, freed, document.numbering.without_style(@id)) if @list_id.nil?
+        return with_list(document, freed, document.numbering.without_style(@id), list_id: 0) if @list_id.zero?
         level = document.numbering.level(@list_id, @level) or raise Refused, "There is no such list in this document."
         other = document.sheet[level.style_id] if level.style_id != @id
         raise Refused, "This level is that of #{other.name} already: choose another level." if other
-        document.with(sheet: document.sheet.put(freed.with(paragraph: freed.paragraph.merge(list_id: @list_id, **(@level.zero? ? {} : {list_level: @level})))), numbering: bound(unbound(document.numbering)))
+        with_list(document, freed, bound(document.numbering.without_style(@id)), list_id: @list_id, **(@level.zero? ? {} : {list_level: @level}))
       end
 
       def title(document)
@@ -35,10 +35,8 @@ module Norvel
 
       private
 
-      # No level names the style any more.
-      def unbound(numbering)
-        named = numbering.definitions.select { |_, definition| definition.levels.any? { |_, level| level.style_id == @id } }
-        named.inject(numbering) { |now, (id, definition)| now.define(definition.with(levels: definition.levels.transform_values { |level| (level.style_id == @id) ? level.with(style_id: nil) : level }), id).first }
+      def with_list(document, style, numbering, **values)
+        document.with(sheet: document.sheet.put(style.with(paragraph: style.paragraph.merge(values))), numbering:)
       end
 
       def bound(numbering)

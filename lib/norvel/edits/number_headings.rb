@@ -28,7 +28,8 @@ module Norvel
         styles = headings(document)
         raise Refused, "There is no heading style to number: put headings in Heading 1 first." if styles.empty?
         return unnumbered(document, styles) if @scheme == "none"
-        numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels(styles)))
+        bare = styles.values.inject(document.numbering) { |now, style| now.without_style(style.id) }
+        numbering, definition_id = bare.define(Document::Numbering::Definition.new(levels(styles)))
         numbering, id = numbering.with(Document::Numbering::List.new(definition_id))
         sheet = styles.values.inject(document.sheet) { |now, style| now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id))) }
         document.with(numbering:, sheet:)

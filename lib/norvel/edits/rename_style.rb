@@ -2,7 +2,7 @@
 
 module Norvel
   module Edits
-    # Gives a style another name. Built-in names stay, since contents lists and assistive technology go by them.
+    # Gives a style another name, and its linked style one that says so. Built-in names stay, since contents lists and assistive technology go by them.
     class RenameStyle < StyleEdit
       def initialize(id, name)
         @id = id
@@ -16,11 +16,20 @@ module Norvel
         raise Refused, "#{style.name} keeps its name: contents lists and assistive technology find such styles by it. Make a style based on it instead." if Styles::BuiltIn.name?(style.name)
         other = document.sheet.named(@name)
         raise Refused, "There is a style “#{other.name}” already: merge the two if they should be one." if other && !other.equal?(style)
-        document.with(sheet: document.sheet.put(style.with(name: @name)))
+        sheet = document.sheet.put(style.with(name: @name))
+        document.with(sheet: (twin = document.sheet.twin(style)) ? sheet.put(twin.with(name: twin_name(document, twin, style))) : sheet)
       end
 
       def title(document)
         "Rename #{name_of(document, @id)} to #{@name}"
+      end
+
+      private
+
+      # "X Char" becomes "Y Char"; a twin with a name of its own keeps it.
+      def twin_name(document, twin, style)
+        wanted = (twin.name.downcase == "#{style.name} char".downcase) ? "#{@name} Char" : twin.name
+        document.sheet.named(wanted) ? twin.name : wanted
       end
     end
   end

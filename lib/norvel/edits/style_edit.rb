@@ -38,9 +38,9 @@ module Norvel
       # Every link from style to style that named one names another.
       def relink(styles, from, to)
         styles.transform_values do |other|
-          links = {based_on: other.based_on, next_id: other.next_id, link: other.link}
-          next other unless links.value?(from)
-          changed = links.transform_values { |id| (id == from) ? to : id }
+          links = {based_on: other.based_on, next_id: other.next_id}
+          next other unless links.value?(from) || other.link == from
+          changed = links.transform_values { |id| (id == from) ? to : id }.merge(link: (other.link == from) ? nil : other.link)
           changed[:based_on] = nil if changed[:based_on] == other.id
           other.with(**changed)
         end

@@ -4,6 +4,8 @@ module Norvel
   module Styles
     # All styles of a document with its defaults (ISO/IEC 29500-1 17.7). A value: changed by with and put.
     class StyleSheet
+      LAST = 100 # after every priority that a file gives (0 to 99)
+
       attr_reader :styles, :paragraph_defaults, :run_defaults
 
       # +styles+: a hash from id to Style, in the file's order.
@@ -59,6 +61,17 @@ module Norvel
       def named(name, type = nil)
         wanted = name.downcase
         @styles.each_value.find { |s| s.name.downcase == wanted && (type.nil? || s.type == type) }
+      end
+
+      # The style of the other kind that is one with this one: text and words in it change together (17.7.4.6). Each must name the other.
+      def twin(style)
+        other = style && @styles[style.link]
+        other if other && other.link == style.id && [style.type, other.type].sort == %w[character paragraph]
+      end
+
+      # Styles of a type in the order in which lists show them.
+      def ordered(type)
+        @styles.each_value.select { |style| style.type == type }.sort_by { |style| [style.priority || LAST, style.name.downcase] }
       end
 
       # Ids whose base leads back to themselves.

@@ -43,7 +43,7 @@ module Norvel
             id:, name: Names.shown(value(node, "name") || id), type:, based_on: value(node, "basedOn"), next_id: value(node, "next"), link: value(node, "link"),
             paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part), run: @formatting.read(@part.child(node, "rPr"), :run, @part),
             conditions: (type == "table") ? conditions(node) : {}, default: Part::TRUE_WORDS.compact.include?(@part.attr(node, "default")),
-            hidden: !@part.child(node, "semiHidden").nil?, custom: Part::TRUE_WORDS.compact.include?(@part.attr(node, "customStyle")), bands: bands(node), source:
+            priority: value(node, "uiPriority")&.to_i, hidden: !@part.child(node, "semiHidden").nil?, custom: Part::TRUE_WORDS.compact.include?(@part.attr(node, "customStyle")), bands: bands(node), source:
           )
         end
 

@@ -38,6 +38,7 @@ module Norvel
           value(node, "basedOn", was&.based_on, now.based_on)
           value(node, "next", was&.next_id, now.next_id)
           value(node, "link", was&.link, now.link)
+          value(node, "uiPriority", was&.priority, now.priority)
           unless (was&.hidden || false) == (now.hidden || false)
             now.hidden ? @part.place(node, "semiHidden") : @part.drop(node, "semiHidden")
           end
@@ -57,7 +58,15 @@ module Norvel
           @part.set(node, "styleId", style.id)
           @part.root.add_child(node)
           @part.place(node, "qFormat")
+          waking(style).each { |name, value| @part.set(@part.place(node, name), "val", value) }
           node
+        end
+
+        # What the list of built-in styles that the file does not define says of this one, now that it does (17.7.4.5).
+        def waking(style)
+          @latent ||= (list = @part.child(@part.root, "latentStyles")) ? @part.children(list, "lsdException") : []
+          entry = @latent.find { |node| @part.attr(node, "name").to_s.casecmp?(Names.stored(style.name)) } or return {}
+          {"uiPriority" => @part.attr(entry, "uiPriority"), "unhideWhenUsed" => @part.attr(entry, "unhideWhenUsed")}.compact
         end
       end
     end

@@ -18,6 +18,7 @@ module Norvel
           text
           numbering
           styles
+          fonts
           information
           Archive.write(@document.source, @changed)
         end
@@ -50,6 +51,13 @@ module Norvel
           part = @package.related("styles") || new_part("styles", StyleWriter::EMPTY)
           StyleWriter.new(part, @reader.style_nodes).write(@original.sheet, @document.sheet)
           @changed[part.path] = part.bytes
+        end
+
+        # Only a font table that came is kept up to date; none has to be there.
+        def fonts
+          new_fonts = FontTable.fonts(@document) - FontTable.fonts(@original)
+          part = new_fonts.any? && @package.related("fontTable") or return
+          @changed[part.path] = part.bytes if FontTable.write(part, new_fonts)
         end
 
         def same_sheet?
