@@ -127,8 +127,9 @@ module Norvel
       end
 
       def with_page(document)
-        page = @template.sections.first.to_h.slice(:width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right)
-        document.with(sections: document.sections.map { |section| section.landscape? ? section : section.with(**page) }.freeze)
+        page = Document::PageStyle.of(@template.sections.first, nil).values.except(:columns)
+        added = @template.page_styles.reject { |style| document.page_styles.any? { |own| own.name == style.name } }
+        document.with(sections: document.sections.map { |section| section.landscape? ? section : section.with(**page) }.freeze, page_styles: (document.page_styles + added).freeze)
       end
     end
   end

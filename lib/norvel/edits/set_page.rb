@@ -4,6 +4,8 @@ module Norvel
   module Edits
     # Sets page sizes and margins of sections.
     class SetPage < Edit
+      include PageStyles
+
       # sections: numbers from 1; values: {width:, height:, margin_left: …} in points
       def initialize(sections, values)
         @sections = sections
@@ -11,9 +13,7 @@ module Norvel
       end
 
       def change(document)
-        sections = document.sections.each_with_index.map { |section, index| @sections.include?(index + 1) ? section.with(**@values) : section }
-        raise Refused, "The margins leave no room for text." if sections.any? { |section| section.measure < 36 || section.height - section.margin_top - section.margin_bottom < 36 }
-        document.with(sections: sections.freeze)
+        set_up(document, @sections.to_h { |number| [number, @values] })
       end
 
       def title(_document)

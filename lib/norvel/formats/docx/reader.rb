@@ -21,7 +21,7 @@ module Norvel
         def document
           @document ||= begin
             read_text
-            Document.new(format: "docx", name: @name, paragraphs: text.paragraphs.freeze, stories: (notes + headers_and_footers).freeze, sections: sections.freeze,
+            Document.new(format: "docx", name: @name, paragraphs: text.paragraphs.freeze, stories: (notes + headers_and_footers).freeze, sections: sections.freeze, page_styles: PageStyles.read(package.related("settings")).freeze,
               sheet:, numbering: NumberingReader.new(package.related("numbering"), @formatting).numbering, info: Information.read(package), settings:, source: package.container)
           end
         rescue SystemStackError

@@ -39,6 +39,9 @@ module Norvel
           margin(node, part, was, now, :margin_bottom, "bottom")
           margin(node, part, was, now, :margin_left, "left")
           margin(node, part, was, now, :margin_right, "right")
+          margin(node, part, was, now, :header, "header", 36.0)
+          margin(node, part, was, now, :footer, "footer", 36.0)
+          part.set(part.place(node, "cols"), "num", now.columns) unless was.columns == now.columns
         end
 
         def page(node, part, was, now)
@@ -50,11 +53,11 @@ module Norvel
         end
 
         # A margin includes the gutter here and not in the file: the difference is what is written.
-        def margin(node, part, was, now, field, name)
+        def margin(node, part, was, now, field, name, usual = INCH)
           change = now[field] - was[field]
           return if change.zero?
           margins = part.place(node, "pgMar")
-          before = measure(margins, name, part) || INCH
+          before = measure(margins, name, part) || usual
           part.set(margins, name, Length.whole(before + (before.negative? ? -change : change), "twip"))
         end
 

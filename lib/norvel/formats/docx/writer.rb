@@ -19,6 +19,7 @@ module Norvel
           numbering
           styles
           fonts
+          page_styles
           information
           Archive.write(@document.source, @changed)
         end
@@ -29,9 +30,9 @@ module Norvel
           main = @package.main
           touched = TextWriter.new(main, @reader.text.nodes, @original).write(@document)
           @document.sections.each do |section|
-            was = section.source && @original.sections[section.source]
+            was = @original.sections[section.source || 0]
             next if was.nil? || was == section
-            Sections.write(@reader.text.section_nodes[section.source], main, was, section)
+            Sections.write(section.source ? @reader.text.section_nodes[section.source] : main.place(main.child(main.root, "body"), "sectPr"), main, was, section)
             touched = true
           end
           @changed[main.path] = main.bytes if touched
@@ -58,6 +59,13 @@ module Norvel
           new_fonts = FontTable.fonts(@document) - FontTable.fonts(@original)
           part = new_fonts.any? && @package.related("fontTable") or return
           @changed[part.path] = part.bytes if FontTable.write(part, new_fonts)
+        end
+
+        def page_styles
+          return if @document.page_styles == @original.page_styles
+          part = @package.related("settings") || new_part("settings", PageStyles::EMPTY)
+          PageStyles.write(part, @document.page_styles)
+          @changed[part.path] = part.bytes
         end
 
         def same_sheet?

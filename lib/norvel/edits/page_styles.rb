@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # What edits of page styles share.
+    module PageStyles
+      LEAST = 36.0 # points of text that a sheet must leave room for, across and down
+
+      private
+
+      def page_style(document, name)
+        document.page_styles.find { |style| style.name == name } or raise Refused, "There is no page style “#{name}” in this document."
+      end
+
+      def free_name(document, name)
+        name = name.to_s.strip
+        raise Refused, "A page style needs a name." if name.empty?
+        raise Refused, "A page style's name can't hold a comma or semicolon." if name.match?(/[,;]/)
+        raise Refused, "There is a page style “#{name}” already." if document.page_styles.any? { |style| style.name.casecmp?(name) }
+        name
+      end
+
+      # The document with sections set up so: {section number from 1 => {width: …}}. Raises Refused where no room for text is left.
+      def set_up(document, by_section)
+        sections = document.sections.each.with_index(1).map { |section, number| by_section[number] ? section.with(**by_section[number]) : section }
+        tight = sections.find { |section| by_section[sections.index(section) + 1] && (section.measure < LEAST || section.height - section.margin_top - section.margin_bottom < LEAST) }
+        raise Refused, "The margins leave no room for text." if tight
+        document.with(sections: sections.freeze)
+      end
+
+      def numbers(sections)
+        "section#{"s" if sections.size > 1} #{sections.join(", ")}"
+      end
+    end
+  end
+end

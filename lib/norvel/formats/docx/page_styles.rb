@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # Named page set-ups, kept as document variables since WordprocessingML has no name for a section's set-up
+      # (ISO/IEC 29500-1 17.15.1.32): pageStyle1 = "Front matter; width=595.3; …", in points.
+      module PageStyles
+        PREFIX = "pageStyle"
+        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:settings xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
+
+        module_function
+
+        def read(part)
+          variables(part).filter_map { |node| style(part.attr(node, "val").to_s) }
+        end
+
+        def write(part, styles)
+          variables(part).each(&:remove)
+          holder = part.place(part.root, "docVars")
+          styles.each.with_index(1) { |style, number| holder.add_child(part.create("docVar", "name" => "#{PREFIX}#{number}", "val" => text(style))) }
+          holder.remove if holder.element_children.empty?
+        end
+
+        def variables(part)
+          holder = part && part.child(part.root, "docVars") or return []
+          part.children(holder, "docVar").select { |node| part.attr(node, "name").to_s.match?(/\A#{PREFIX}\d+\z/o) }
+        end
+
+        def text(style)
+          [style.name, *style.values.map { |name, value| "#{name}=#{Length.plain(value)}" }].join("; ")
+        end
+
+        # Nil for what does not say a whole set-up.
+        def style(text)
+          name, *pairs = text.split("; ")
+          values = pairs.to_h { |pair| pair.split("=", 2) }.transform_keys(&:to_sym)
+          return unless values.keys.sort == Document::PageStyle::VALUES.sort && values.each_value.all? { |value| value.to_s.match?(/\A-?\d{1,5}(\.\d+)?\z/) }
+          Document::PageStyle.new(name:, **values.to_h { |key, value| [key, (key == :columns) ? value.to_i : value.to_f] })
+        end
+      end
+    end
+  end
+end
