@@ -255,7 +255,7 @@
   document.addEventListener("dblclick", (event) => {
     if (!event.target.closest("#galley .tcell")) return;
     const open = () => {
-      const words = $(".words:not(form)");
+      const words = $("#change-words");
       if (!words) return;
       words.open = true;
       $("#words-text")?.focus();
@@ -305,44 +305,92 @@
     if (html) $("#paste-html").value = html;
   });
 
-  // --- the specimen's dimension lines, drawn over the text as it is set; each can be dragged ---
+  // --- the specimen's dimension lines, drawn over the text as it is set; each is dragged, or moved by arrow keys ---
+  const NATURAL = 1.15; // the line height of the fonts that ship, of their size
+  const DIMENSIONS = { // name: what CSS shows it, which way it grows, a step of the keys in points
+    first_line: { css: "textIndent", way: [1, 0] }, indent_left: { css: "paddingLeft", way: [1, 0] }, indent_right: { css: "paddingRight", way: [-1, 0] },
+    space_before: { css: "paddingTop", way: [0, 1] }, space_after: { css: "paddingBottom", way: [0, 1] }, line_spacing: { css: "lineHeight", way: [0, 1] },
+  };
+  const fieldOf = (name) => document.getElementById(`v-${name}`);
+  const specimenText = () => $("#specimen:not(.of-words) .itself");
+  const pointSize = () => parseFloat(getComputedStyle($("#specimen")).getPropertyValue("--pt")) || 1.1;
+
   function dimensions() {
-    const specimen = $("#specimen"), svg = $("#dims"), it = $(".itself", specimen || document);
-    if (!specimen || !it) return;
-    const frame = specimen.getBoundingClientRect(), box = it.getBoundingClientRect();
-    const css = getComputedStyle(it), px = parseFloat(getComputedStyle(specimen).getPropertyValue("--pt")) || 1.2;
+    const specimen = $("#specimen"), svg = $("#dims"), it = specimenText();
+    if (!it) return;
+    const frame = specimen.getBoundingClientRect(), box = it.getBoundingClientRect(), css = getComputedStyle(it);
     const [left, right, top, bottom] = [box.left - frame.left, box.right - frame.left, box.top - frame.top, box.bottom - frame.top];
     const indent = parseFloat(css.paddingLeft) + Math.min(parseFloat(css.marginLeft), 0), first = parseFloat(css.textIndent), before = parseFloat(css.paddingTop), after = parseFloat(css.paddingBottom);
-    const line = top + before + parseFloat(css.lineHeight) / 2;
+    const height = parseFloat(css.lineHeight), end = right - parseFloat(css.paddingRight), line = top + before + height / 2, below = bottom - after;
+    const lines = Math.round((below - top - before) / height);
+    const focused = document.activeElement?.dataset?.drag;
     svg.setAttribute("width", frame.width);
     svg.setAttribute("height", frame.height);
+    const said = (name) => fieldOf(name)?.value || "";
+    const word = (name, x, y, anchor = "start") => `<text class="dimword" x="${x}" y="${y}" text-anchor="${anchor}">${said(name).replace(/[<&]/g, "")}</text>`;
+    const handle = (name, x, y) => fieldOf(name) ? `<rect class="handle" data-drag="${name}" tabindex="0" role="slider" aria-label="${fieldOf(name).labels[0]?.textContent || name}" aria-valuenow="${parseFloat(said(name)) || 0}" aria-valuetext="${said(name).replace(/["<&]/g, "")}" x="${x - 5}" y="${y - 5}" width="10" height="10"/>` : "";
     const parts = [`<path class="ext" d="M${left} 22V${frame.height}M${right} 22V${frame.height}"/>`, `<path class="dim" d="M${left} 27H${right}M${left} 22v10M${right} 22v10"/>`];
-    const handle = (name, x, y, axis) => `<rect class="handle" data-drag="${name}" data-axis="${axis}" data-px="${px}" x="${x - 5}" y="${y - 5}" width="10" height="10"/>`;
-    if (indent) parts.push(`<path class="dim" d="M${left} ${line + 20}H${left + indent}"/>`);
-    if (first) parts.push(`<path class="dim" d="M${left + indent} ${line}H${left + indent + first}"/>`);
-    if (before) parts.push(`<rect class="band" x="${left}" y="${top}" width="${right - left}" height="${before}"/>`);
-    if (after) parts.push(`<rect class="band" x="${left}" y="${bottom - after}" width="${right - left}" height="${after}"/>`);
-    parts.push(handle("first_line", left + indent + first, line, "x"), handle("indent_left", left + indent, line + 20, "x"), handle("indent_right", right - parseFloat(css.paddingRight), line, "-x"), handle("space_before", right + 8, top + before, "y"), handle("space_after", right + 8, bottom, "y"));
+    if (indent) parts.push(`<path class="dim" d="M${left} ${line + height * 0.9}H${left + indent}"/>`, word("indent_left", left + indent - 8, line + height * 0.9 - 5, "end"));
+    if (end < right) parts.push(`<path class="dim" d="M${end} ${line}H${right}"/>`, word("indent_right", right - 4, line - 6, "end"));
+    if (first) parts.push(`<path class="dim" d="M${left + indent} ${line}H${left + indent + first}"/>`, word("first_line", left + indent + Math.max(first, 0) / 2, line - height * 0.42, "middle"));
+    if (before) parts.push(`<rect class="band" x="${left}" y="${top}" width="${right - left}" height="${before}"/>`, word("space_before", right - 4, top + before / 2 + 4, "end"));
+    if (after) parts.push(`<rect class="band" x="${left}" y="${below}" width="${right - left}" height="${after}"/>`, word("space_after", right - 4, below + after / 2 + 4, "end"));
+    const from = top + before + height * 0.78, to = from + height, x = right + 14;
+    if (lines > 1) parts.push(`<path class="dim" d="M${x - 5} ${from}h10M${x - 5} ${to}h10M${x} ${from}V${to}"/>`, word("line_spacing", x + 9, (from + to) / 2 + 4));
+    parts.push(handle("indent_right", end, line), handle("space_before", right - 60, top + before), handle("space_after", right - 60, bottom), lines > 1 ? handle("line_spacing", x, to) : "", handle("indent_left", left + indent, line + height * 0.9), handle("first_line", left + indent + first, line));
     svg.innerHTML = parts.join("");
+    if (focused) $(`[data-drag="${focused}"]`, svg)?.focus();
+  }
+
+  // A dimension at so many points: said in the unit its field speaks, and shown at once.
+  function setDimension(name, points) {
+    const field = fieldOf(name), it = specimenText(), pt = pointSize();
+    if (name === "line_spacing") {
+      const size = parseFloat($("span", it) ? getComputedStyle($("span:not(.marker)", it)).fontSize : getComputedStyle(it).fontSize) / pt;
+      const times = Math.max(Math.round((points / (size * NATURAL)) * 20) / 20, 0.5);
+      field.value = /pt/.test(field.value) ? `${field.value.match(/^[a-z ]*/)[0]}${Math.max(Math.round(points * 2) / 2, 4)} pt` : ({ 1: "single", 2: "double" }[times] || String(times));
+      it.style.lineHeight = /pt/.test(field.value) ? `${points * pt}px` : String(times * NATURAL);
+    } else {
+      const rounded = Math.round((name.startsWith("space") ? Math.max(points, 0) : points) * 2) / 2;
+      field.value = /cm/.test(field.value) ? `${Number((rounded / 28.3465).toFixed(2))} cm` : /mm/.test(field.value) ? `${Number((rounded / 2.83465).toFixed(1))} mm` : `${rounded} pt`;
+      it.style[DIMENSIONS[name].css] = `${(name === "first_line" ? rounded : Math.max(rounded, 0)) * pt}px`;
+    }
+    dimensions();
+  }
+
+  // How many points a dimension has as it is drawn.
+  function pointsOf(name) {
+    return parseFloat(getComputedStyle(specimenText())[DIMENSIONS[name].css]) / pointSize();
   }
   let dragging = null;
   document.addEventListener("pointerdown", (event) => {
-    const handle = event.target.closest?.("[data-drag]");
-    if (!handle) return;
-    const field = document.getElementById(`v-${handle.dataset.drag}`);
-    const unit = /cm/.test(field.value) ? 28.3465 : /mm/.test(field.value) ? 2.83465 : 1;
-    dragging = { field, unit, from: parseFloat(field.value) * unit, x: event.clientX, y: event.clientY, axis: handle.dataset.axis, px: Number(handle.dataset.px) };
+    const name = event.target.closest?.("[data-drag]")?.dataset.drag;
+    if (!name) return;
+    dragging = { name, from: pointsOf(name), x: event.clientX, y: event.clientY };
+    event.target.focus();
     event.preventDefault();
   });
   document.addEventListener("pointermove", (event) => {
     if (!dragging) return;
-    const moved = { x: event.clientX - dragging.x, "-x": dragging.x - event.clientX, y: event.clientY - dragging.y }[dragging.axis] / dragging.px;
-    const points = Math.round((dragging.from + moved) * 2) / 2;
-    dragging.field.value = dragging.unit === 1 ? `${points} pt` : `${(points / 28.3465).toFixed(2)} cm`;
+    const [right, down] = DIMENSIONS[dragging.name].way;
+    setDimension(dragging.name, dragging.from + ((event.clientX - dragging.x) * right + (event.clientY - dragging.y) * down) / pointSize());
   });
+  const showRipple = (name) => htmx.trigger(fieldOf(name), "change");
   document.addEventListener("pointerup", () => {
-    if (dragging) htmx.trigger(dragging.field, "change");
+    if (dragging) showRipple(dragging.name);
     dragging = null;
+  });
+  let nudged;
+  document.addEventListener("keydown", (event) => {
+    const name = event.target.closest?.("[data-drag]")?.dataset.drag;
+    const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    if (!name || !by) return;
+    const [right, down] = DIMENSIONS[name].way;
+    setDimension(name, pointsOf(name) + by * (name === "line_spacing" ? 0.75 : event.shiftKey ? 6 : 0.5) * (right || down));
+    clearTimeout(nudged);
+    nudged = setTimeout(() => showRipple(name), 400);
+    event.preventDefault();
+    event.stopImmediatePropagation();
   });
   // A style is based on another by dragging it there; by keyboard the field does it.
   let lifted = null;
@@ -370,7 +418,7 @@
     const form = document.createElement("form");
     form.method = "post";
     form.action = was.leaf.closest("svg").dataset.base;
-    const token = $("#values input[name=authenticity_token]").value;
+    const token = $(".bench input[name=authenticity_token]").value;
     for (const [name, value] of Object.entries({ authenticity_token: token, version: document.body.dataset.version, style: was.leaf.dataset.style, base: onto.dataset.style })) {
       form.append(Object.assign(document.createElement("input"), { type: "hidden", name, value }));
     }
@@ -390,10 +438,10 @@
     const keep = event.target.closest("#keep");
     if (!keep) return;
     event.preventDefault();
-    const form = $("#values");
-    form.action = keep.dataset.keep;
-    HTMLFormElement.prototype.submit.call(form);
+    keep.form.action = keep.formAction;
+    HTMLFormElement.prototype.submit.call(keep.form);
   });
+  document.addEventListener("htmx:beforeRequest", (event) => { const open = event.target.closest?.("details.more"); if (open) open.open = false; });
   if (document.fonts) document.fonts.ready.then(dimensions);
   addEventListener("resize", dimensions);
 
@@ -409,7 +457,7 @@
     takeLooks(document);
     if (event.detail.target?.classList?.contains("row")) show();
   });
-  document.addEventListener("htmx:afterSettle", () => { takeLooks(document); bracket(); if (galley()) show(); });
+  document.addEventListener("htmx:afterSettle", () => { takeLooks(document); dimensions(); bracket(); if (galley()) show(); });
   document.addEventListener("htmx:sendError", () => { $("#said").innerHTML = '<div class="complaint" role="alert"><p>Norvel did not answer. What was answered before is kept; try again in a moment.</p></div>'; });
 
   // --- the shelf ---

@@ -16,13 +16,19 @@ module GalleyRow
     end.join
   end
 
+  # The marker of a listed paragraph, in its own look; empty where there is none.
+  def marker_html(paragraph, whose = document)
+    marker = whose.markers[paragraph.id].to_s
+    marker.empty? ? "" : %(<span class="marker #{look_class(whose.cascade.marker(paragraph), :run)}">#{h marker} </span>)
+  end
+
   def run_html(text)
     escaped = h(text)
     escaped.match?(SPECIAL) ? escaped.gsub(SPECIAL) { |sign| SIGNS.fetch(sign) { %(<span class="spaces">#{sign.gsub(" ", "&#160;")[0..-7]} </span>) } } : escaped
   end
 
-  def paragraph_class(paragraph)
-    look_class(document.look(paragraph), :paragraph)
+  def paragraph_class(paragraph, whose = document)
+    "#{look_class(whose.look(paragraph), :paragraph)} #{size_class(whose.letter_look(paragraph)[:size])}"
   end
 
   # Values set by hand, as words; and spacing made with characters.

@@ -9,6 +9,11 @@ module LookSheet
     @look_classes[look] ||= "#{(place == :paragraph) ? "p" : "r"}#{Digest::SHA256.hexdigest(Norvel::Styles::Properties.shown_on(place).map { |property| look[property.name] }.to_json)[0, 9]}"
   end
 
+  # The class of a size, for paragraphs: lines are as tall as the letters in them, not as the page's own.
+  def size_class(size)
+    "z#{(size * 10).round}"
+  end
+
   # The rules for all looks that these paragraphs have.
   def look_rules(paragraphs, whose = document)
     rules = {}
@@ -17,6 +22,8 @@ module LookSheet
       rules[look_class(look, :paragraph)] ||= paragraph_rule(look)
       letters = whose.letter_look(paragraph)
       rules[look_class(letters, :run)] ||= run_rule(letters)
+      rules[size_class(letters[:size])] ||= "font-size:#{points(letters[:size])}"
+      rules[look_class(marker = whose.cascade.marker(paragraph), :run)] ||= run_rule(marker) if whose.markers.key?(paragraph.id)
       paragraph.runs.each { |run| rules[look_class(run_look = whose.run_look(run, paragraph), :run)] ||= run_rule(run_look) }
     end
     rules.map { |name, declarations| ".#{name}{#{declarations}}" }.join("\n")

@@ -38,6 +38,13 @@ module Page
     %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
   end
 
+  # The head of a form that makes an edit of paragraphs: what changed is answered in place, or as a page where htmx is not there.
+  def edit_form(step, ids, **attributes)
+    path = path_to("edits", step)
+    said = attributes.map { |name, value| %( #{name}="#{h value}") }.join
+    %(<form action="#{path}" method="post" hx-post="#{path}" hx-swap="none"#{said}>#{csrf_field}<input type="hidden" name="version" value="#{manuscript.lock_version}"><input type="hidden" name="ids" value="#{id_spans(ids)}">)
+  end
+
   def path_to(*steps, **query)
     address = ["/manuscripts", manuscript.id, *steps].join("/")
     query.empty? ? address : "#{address}?#{Rack::Utils.build_query(query)}"

@@ -24,12 +24,18 @@ module StyleLetters
     USUAL.transform_values { |role| {role:} }.merge(own_letters.transform_values { |id| {style: id} })
   end
 
-  def set_letter(style_id, letter)
-    letter = letter.to_s.strip.downcase
-    raise Norvel::Refused, "A letter from a to z, please; #{RESERVED.join(", ")} have other work." if !letter.empty? && (RESERVED.include?(letter) || !letter.match?(/\A[a-z]\z/))
-    raise Norvel::Refused, "There is no such style." unless document.sheet[style_id]
+  def set_letter(style_id, letter, whose = document)
+    letter = typed_letter(letter)
+    raise Norvel::Refused, "There is no such style." unless whose.sheet[style_id]
     letters = own_letters.reject { |key, id| key == letter || id == style_id }
     letters[letter] = style_id unless letter.empty?
     manuscript.update_columns(letters: letters.to_json)
+  end
+
+  # A letter as a person types it; empty for none. Raises Refused.
+  def typed_letter(letter)
+    letter = letter.to_s.strip.downcase
+    return letter if letter.empty? || (("a".."z").cover?(letter) && letter.size == 1 && !RESERVED.include?(letter))
+    raise Norvel::Refused, "A letter from a to z, please; #{RESERVED.join(", ")} have other work."
   end
 end

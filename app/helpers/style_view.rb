@@ -6,37 +6,61 @@ module StyleView
   STEP = 18
   GROUPS = {letter: "Letter", line: "Line", block: "Block", structure: "Structure"}.freeze
 
-  # One style in the tree: how deep it stands, and the row of what it is based on.
-  Branch = Struct.new(:style, :depth, :row, :parent_row)
-
   def chosen_style
+    return if params[:page] || params[:section]
     @chosen_style ||= document.sheet[params[:style].to_s] || document.sheet[document.uses.max_by(&:last)&.first] || document.sheet.default || document.sheet.styles.values.first
   end
 
-  # Paragraph and character styles as a tree, those in use and their bases; all of them when asked.
+  # Styles in use and their bases; all of them when asked.
   def lineage(all: false)
-    shown = document.sheet.styles.values.select { |style| (style.paragraph? || style.character?) && (all || used?(style)) }
-    rows = []
-    visit = lambda do |style, depth, parent_row|
-      rows << Branch.new(style, depth, rows.size, parent_row)
-      mine = rows.size - 1
-      shown.select { |other| other.based_on == style.id && document.sheet.chain(other).include?(style) }.sort_by(&:name).each { |child| visit.call(child, depth + 1, mine) }
+    Lineage.new(document) { |style| all || used?(style) || style.equal?(chosen_style) }
+  end
+
+  def leaf_path(leaf, **more)
+    key = if leaf.style?
+      {style: leaf.thing.id}
+    else
+      leaf.thing.style.name ? {page: leaf.thing.style.name} : {section: leaf.thing.sections.first}
     end
-    shown.reject { |style| shown.any? { |other| other.id == style.based_on && document.sheet.chain(style).include?(other) } }.sort_by { |style| [style.paragraph? ? 0 : 1, style.name] }.each { |root| visit.call(root, 0, nil) }
-    rows
+    path_to("styles", **key, **more)
+  end
+
+  def leaf_name(leaf)
+    leaf.style? ? leaf.thing.name : page_name(leaf.thing)
+  end
+
+  def leaf_count(leaf)
+    return leaf.thing.sections.size unless leaf.style?
+    {"paragraph" => document.uses, "character" => words_uses, "numbering" => list_uses}.fetch(leaf.thing.type)[leaf.thing.id]
+  end
+
+  # What it changes of what it is based on, in few words.
+  def leaf_words(leaf)
+    return page_words(leaf.thing.style) unless leaf.style?
+    (leaf.thing.type == "numbering") ? list_words(leaf.thing) : branch_words(leaf.thing).first(3).join(" · ")
+  end
+
+  def leaf_here?(leaf)
+    leaf.style? ? leaf.thing.equal?(chosen_style) : leaf.thing.style == chosen_page&.style
   end
 
   # In use by content, by a style in use, or chosen right now.
   def used?(style)
     @used ||= begin
-      ids = document.uses.select { |_, count| count.positive? }.keys + document.paragraphs.flat_map { |p| p.runs.map(&:style_id) }.compact.uniq
-      (ids + [chosen_style&.id]).compact.flat_map { |id| (found = document.sheet[id]) ? document.sheet.chain(found).map(&:id) : [] }.to_h { |id| [id, true] }
+      ids = document.uses.select { |_, count| count.positive? }.keys + words_uses.keys
+      twins = ids.filter_map { |id| document.sheet.twin(document.sheet[id])&.id }
+      (ids + twins + [chosen_style&.id]).compact.flat_map { |id| (found = document.sheet[id]) ? document.sheet.chain(found).map(&:id) : [] }.to_h { |id| [id, true] }
     end
     @used[style.id]
   end
 
   def unused_styles
-    document.sheet.styles.values.reject { |style| used?(style) || style.default || %w[table numbering].include?(style.type) || style.id == chosen_style&.id }
+    document.sheet.styles.values.reject { |style| used?(style) || style.default || %w[table numbering].include?(style.type) || style.equal?(chosen_style) }
+  end
+
+  # Runs in each character style, by style id.
+  def words_uses
+    @words_uses ||= document.paragraphs.flat_map { |paragraph| paragraph.runs.map(&:style_id) }.compact.tally.tap { |counts| counts.default = 0 }
   end
 
   # Spaces are said in points, whatever the person's unit.
@@ -44,7 +68,6 @@ module StyleView
     property.spoken(value, %i[space_before space_after].include?(property.name) ? "pt" : unit)
   end
 
-  # What a style changes of its base, in few words.
   def branch_words(style)
     [style.paragraph, style.run].flat_map { |set| set.keys.map { |slot| Norvel::Styles::Properties[slot] }.select { |p| p.shown? && p.part_of.nil? }.map { |p| short_value(p, set[p.name]) } }
   end
@@ -57,17 +80,42 @@ module StyleView
 
   # [value as a person reads it, where it comes from (nil: set here)]
   def style_value(style, property)
-    look = document.cascade.of_style(style, property.on)
-    value = said_of(property, look[property.name])
+    value = said_of(property, style_look(style, property.on)[property.name])
     chain = document.sheet.chain(style)
     setter = chain.reverse.find { |link| Norvel::Styles::Properties.slots_of(property.name).any? { |slot| link.set(property.on).key?(slot) } }
-    [value, setter.equal?(style) ? nil : (setter&.name || "document")]
+    [value, if setter.equal?(style)
+              nil
+            else
+              setter&.name || (style.character? ? "its paragraph" : "document")
+            end]
   end
 
-  # A paragraph in the style with its neighbours, for the specimen; [nil, nil, nil] when it is not in use.
+  # What a style alone gives; words in a character style are taken to stand in text of the default style.
+  def style_look(style, place, whose = document)
+    return whose.cascade.of_style(style, place) if style.paragraph?
+    whose.cascade.run(Norvel::Document::Run.new("", style.id, Norvel::Styles::PropertySet::EMPTY, nil), specimen_ground)
+  end
+
+  # Properties that a style can set, by the group they are shown in.
+  def style_properties(style)
+    places = style.paragraph? ? %i[paragraph run] : %i[run]
+    places.flat_map { |place| Norvel::Styles::Properties.shown_on(place) }.group_by(&:group)
+  end
+
+  # Paragraphs that show a style, as they are in +whose+: [before, it, after, is it really in the style?]. Where none is, a
+  # paragraph of this document stands in as it would look.
+  def specimen(style, whose = document)
+    found = specimen_paragraphs(style).map { |paragraph| paragraph && whose.paragraph(paragraph.id) }
+    return [*found, true] if found[1]
+    stand_in = whose.paragraphs.find { |paragraph| paragraph.part == :body && paragraph.word_count >= 12 } || whose.paragraphs.find { |paragraph| !paragraph.blank? }
+    [nil, stand_in && worn(stand_in, style), nil, false]
+  end
+
+  # A paragraph in the style with its neighbours; [nil, nil, nil] when it is not in use.
   def specimen_paragraphs(style)
     worded = document.paragraphs.reject(&:blank?)
-    at = worded.index { |p| document.style_of(p).equal?(style) && p.word_count >= 12 } || worded.index { |p| document.style_of(p).equal?(style) }
+    inside = style.paragraph? ? ->(p) { document.style_of(p).equal?(style) } : ->(p) { p.runs.any? { |run| run.style_id == style.id } }
+    at = worded.index { |p| inside[p] && p.word_count >= 12 } || worded.index(&inside)
     if at
       [at.zero? ? nil : worded[at - 1], worded[at], worded[at + 1]]
     else
@@ -77,7 +125,7 @@ module StyleView
 
   # The values that were typed into the form and differ from what the style shows; nil inherits again.
   def typed_values(style)
-    inherit = Array(params[:inherit]).map(&:to_sym)
+    inherit = Array(params[:inherit]).map(&:to_sym).select { |name| Norvel::Styles::Properties.key?(name) }
     changed = (params[:values] || {}).filter_map do |name, text|
       next unless Norvel::Styles::Properties.key?(name) && Norvel::Styles::Properties[name].group
       property = Norvel::Styles::Properties[name]
@@ -85,19 +133,77 @@ module StyleView
       next if text.to_s.strip.empty? || text.to_s.strip == now || inherit.include?(property.name)
       [property.name, property.type.typed(text)]
     end.to_h
-    changed.merge(inherit.select { |name| Norvel::Styles::Properties.key?(name) }.to_h { |name| [name, nil] })
+    changed.merge(inherit.to_h { |name| [name, nil] })
   end
 
+  # Contrast of colour on ground (WCAG 2.2, 1.4.3).
   def contrast_words(style)
-    letters = document.cascade.of_style(style, :run)
-    ground = document.cascade.of_style(style, :paragraph)[:shading]
+    letters = style_look(style, :run)
+    ground = style.paragraph? ? style_look(style, :paragraph)[:shading] : "auto"
     fore = (letters[:color] == "auto") ? "#000000" : letters[:color]
     ratio = Norvel::Colour.contrast(fore, (ground == "auto") ? "#ffffff" : ground)
     large = letters[:size] >= 18 || (letters[:size] >= 14 && letters[:bold])
-    "#{(ratio * 10).floor / 10.0} : 1 on #{(ground == "auto") ? "white" : "its shading"}, #{if ratio >= (large ? 3 : 4.5)
-                                                                                              "meets AA"
-                                                                                            else
-                                                                                              "too little"
-                                                                                            end}"
+    verdict = if ratio >= (large ? 3 : 4.5)
+      "meets AA"
+    else
+      "too little"
+    end
+    "#{(ratio * 10).floor / 10.0} : 1 on #{(ground == "auto") ? "white" : "its shading"}, #{verdict}"
+  end
+
+  # What every form of the station sends: which state it was drawn from, and what it is about.
+  def change_fields
+    about = if chosen_page
+      chosen_page.style.name ? {page: chosen_page.style.name} : {section: chosen_page.sections.first}
+    else
+      {style: chosen_style&.id}
+    end
+    csrf_field + {version: manuscript.lock_version, **about}.map { |name, value| %(<input type="hidden" name="#{name}" value="#{h value.to_s}">) }.join
+  end
+
+  # This page without what was typed.
+  def here_again
+    if chosen_page
+      path_to("styles", **(chosen_page.style.name ? {page: chosen_page.style.name} : {section: chosen_page.sections.first}))
+    else
+      path_to("styles", **{style: chosen_style&.id, level: params[:level]}.compact)
+    end
+  end
+
+  # The specimen's paragraphs as a ripple would have them.
+  def fresh_specimen
+    return [] unless chosen_style && @ripple.after.sheet[chosen_style.id]
+    specimen(@ripple.after.sheet[chosen_style.id], @ripple.after).first(3).compact
+  end
+
+  # A paragraph's text in its look, words in a character style marked when that is the style shown.
+  def specimen_text(paragraph, whose, style)
+    return marker_html(paragraph, whose) + set_text(paragraph, whose) if style.paragraph?
+    paragraph.runs.map { |run| %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}#{" these-words" if run.style_id == style.id}">#{run_html(run.text)}</span>) }.join
+  end
+
+  # The properties in which two styles differ for a reader: [[property, value of one, value of the other], …].
+  def style_differences(one, other)
+    places = one.paragraph? ? %i[paragraph run] : %i[run]
+    places.flat_map do |place|
+      was, now = style_look(one, place), style_look(other, place)
+      was.differences(now, place).map { |property| [property, was[property.name], now[property.name]] }
+    end
+  end
+
+  private
+
+  # The paragraph as the style alone sets it; of a character style, its second and third word.
+  def worn(paragraph, style)
+    bare = Norvel::Styles::PropertySet::EMPTY
+    run = ->(text, style_id = nil) { Norvel::Document::Run.new(text, style_id, bare, nil) }
+    return paragraph.with(style_id: style.id, direct: bare, runs: [run[paragraph.text]].freeze) if style.paragraph?
+    first, inside, rest = paragraph.text.match(/\A(\s*\S+\s+)(\S+\s+\S+)(.*)\z/m)&.captures || ["", paragraph.text, ""]
+    paragraph.with(direct: bare, runs: [run[first], run[inside, style.id], run[rest]].freeze)
+  end
+
+  # An empty paragraph in the default style.
+  def specimen_ground
+    @specimen_ground ||= Norvel::Document::Paragraph.new(0, :body, 1, nil, Norvel::Styles::PropertySet::EMPTY, Norvel::Styles::PropertySet::EMPTY, [].freeze, nil, nil, nil)
   end
 end

@@ -75,6 +75,9 @@ module GalleyRoutes
       perform Norvel::Edits::ClearDirect.new(chosen_ids, properties:, keep_emphasis: params[:keep] == "emphasis")
     end
 
+    app.post("/manuscripts/:id/edits/list") { perform list_edit }
+    app.post("/manuscripts/:id/edits/restart") { perform Norvel::Edits::StartList.new(one_id, again: params[:again] == "1") }
+
     app.post("/manuscripts/:id/take_back") do
       before = document
       entry = manuscript.take_back(version: params[:version]) or raise Norvel::Refused, "There is nothing to take back: the document is as it came."
@@ -137,6 +140,16 @@ module GalleyRoutes
         Norvel::Edits::PutInRoles.new({params[:role] => chosen_ids}, manuscript.rules, clear:)
       end
 
+      # Into a list that is there, out of lists, or into one that is made now.
+      def list_edit
+        level = params[:level].to_s.empty? ? nil : params[:level].to_i - 1
+        return Norvel::Edits::PutInList.new(chosen_ids, params[:list].to_i, level:) unless ListView::READY.key?(params[:list])
+        define = Norvel::Edits::DefineListStyle.new(params[:list], ListView::READY[params[:list]])
+        list_id = define.change(document).sheet.named(params[:list]).paragraph[:list_id]
+        put = Norvel::Edits::PutInList.new(chosen_ids, list_id, level:)
+        Norvel::Edits::Several.new([define, put], title: "Put #{counted(chosen_ids.size, "paragraph")} in #{params[:list]}")
+      end
+
       def perform(edit)
         before = document
         change = manuscript.perform(edit, version: params[:version])
@@ -156,7 +169,7 @@ module GalleyRoutes
       def touched_rows(before)
         return if before.paragraphs.size != document.paragraphs.size
         styles = !before.sheet.equal?(document.sheet)
-        touched = document.paragraphs.each_with_index.reject { |paragraph, index| paragraph.equal?(before.paragraphs[index]) && !styles }
+        touched = document.paragraphs.each_with_index.reject { |paragraph, index| paragraph.equal?(before.paragraphs[index]) && !styles && before.markers[paragraph.id] == document.markers[paragraph.id] }
         return if touched.size > FEW
         shown = params[:loaded].to_s.split(",").to_h { |number| [number.to_i, true] }
         touched.select { |_, index| shown[index / GalleyRow::BLOCK] }.map(&:first)

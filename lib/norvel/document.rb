@@ -113,6 +113,10 @@ module Norvel
       @seal ||= Seal.of(self)
     end
 
+    def inspect
+      "#<Document #{name}: #{paragraphs.size} paragraphs, #{sheet.styles.size} styles>"
+    end
+
     private
 
     def most_of(paragraph)

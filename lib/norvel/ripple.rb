@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Norvel
-  # What a change of styles will move, before it is made: styles that inherit it, paragraphs that change their look, those that
-  # don't because they set the value themselves, and findings that go and come.
+  # What a change of styles, lists or pages will move, before it is made: styles that inherit it, paragraphs that change their
+  # look or marker, those that don't because they set the value themselves, sections, and findings that go and come.
   class Ripple
     Place = Struct.new(:before, :after)
 
@@ -24,14 +24,24 @@ module Norvel
       end
     end
 
-    # Paragraphs that look otherwise. Judged once for all that are set alike.
+    # Paragraphs that look otherwise or have another marker. Judged once for all that are set alike.
     def moved
-      @moved ||= reached.filter_map { |was, now| Place.new(was, now) if differs?(was, now) }
+      @moved ||= parted.first.map { |was, now| Place.new(was, now) }
+    end
+
+    # Numbers of the sections that are set up otherwise.
+    def sections
+      @sections ||= after.sections.each.with_index(1).reject { |section, number| before.sections[number - 1] == section }.map(&:last)
+    end
+
+    # Paragraphs that stand in such a section: their lines may end elsewhere.
+    def resized
+      @resized ||= sections.empty? ? [] : after.paragraphs.select { |paragraph| !paragraph.blank? && sections.include?(paragraph.section) }
     end
 
     # Paragraphs in a style that changes which look as before, since they set the value themselves.
     def unmoved
-      @unmoved ||= reached.reject { |was, now| was.blank? || differs?(was, now) }.map(&:last)
+      @unmoved ||= parted.last.select { |was, now| was.equal?(now) && !was.blank? }.map(&:last)
     end
 
     def findings_gone
@@ -53,13 +63,29 @@ module Norvel
 
     private
 
+    def parted
+      @parted ||= reached.partition { |was, now| differs?(was, now) || marker(before, was) != marker(after, now) }
+    end
+
     def reached
       ids = styles.to_h { |style| [style.id, true] }
       @reached ||= after.paragraphs.filter_map do |now|
         style = after.style_of(now)
-        reached = (style && ids[style.id]) || now.runs.any? { |run| run.style_id && ids[run.style_id] }
-        [before.paragraph(now.id), now] if reached && before.include?(now.id)
+        was = before.paragraph(now.id) if before.include?(now.id)
+        reached = (style && ids[style.id]) || !now.equal?(was) || now.runs.any? { |run| run.style_id && ids[run.style_id] } || (was && marker(before, was) != marker(after, now))
+        [was, now] if was && reached
       end
+    end
+
+    # Markers are counted only when lists may have changed.
+    def marker(document, paragraph)
+      document.markers[paragraph.id] if lists_change?
+    end
+
+    def lists_change?
+      return @lists_change unless @lists_change.nil?
+      lists = [before, after].map { |document| document.sheet.styles.transform_values { |style| style.paragraph.values.slice(:list_id, :list_level) } }
+      @lists_change = !before.numbering.equal?(after.numbering) || lists.uniq.size == 2
     end
 
     def differs?(was, now)

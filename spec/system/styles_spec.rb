@@ -68,6 +68,8 @@ RSpec.describe "styles", type: :feature do
     expect(page).to have_css("h2", text: "Margin Note")
     select "Body Text", from: "a-merge"
     click_button "merge"
+    expect(page).to have_css(".ripple", text: "The two look alike")
+    click_button "Keep"
     expect(page).to have_css("#said", text: "Merge Margin Note into Body Text")
     expect(page).to have_css("h2", text: "Body Text")
     within("form[action$='styles/delete']") do
@@ -75,6 +77,8 @@ RSpec.describe "styles", type: :feature do
       check "looking as now"
       click_button "delete"
     end
+    expect(page).to have_css(".big div", text: /paragraphs change\s*0/)
+    click_button "Keep"
     expect(page).to have_css("#said", text: "Delete the style Body Text")
     expect(styles["BodyText"]).to be_nil
   end
@@ -110,6 +114,93 @@ RSpec.describe "styles", type: :feature do
     expect(page).to be_axe_clean
   end
 
+  # Norvel's main promise to a student: headings with values of their own stay, those that inherit follow.
+  it "sets the body to double spacing: headings with their own stay, those that inherit follow" do
+    document = Norvel::Edits::RebaseStyle.new("Heading2", "BodyText").change(manuscript.document)
+    own = Norvel::Edits::Several.new([Norvel::Edits::RebaseStyle.new("Heading2", "BodyText"), Norvel::Edits::RebaseStyle.new("Heading3", "BodyText"), Norvel::Edits::ChangeStyle.new("Heading3", {line_spacing: {rule: "multiple", value: 1.0}})])
+    manuscript.perform(own, version: 0)
+    visit "#{at}/styles?style=BodyText"
+    fill_in "v-line_spacing", with: "double"
+    expect(page).to have_css(".ripple", text: "With it: Heading 2.")
+    expect(page).to have_css(".big div", text: /paragraphs change\s*#{document.uses["BodyText"] + document.uses["Heading2"]}/)
+    click_button "Keep"
+    expect(page).to have_css("#said", text: "line spacing double")
+    now = Manuscript.find(manuscript.id).document
+    expect(%w[BodyText Heading2 Heading3 Heading1].map { |id| now.cascade.of_style(now.sheet[id], :paragraph)[:line_spacing][:value] }).to eq [2.0, 2.0, 1.0, 1.0792]
+  end
+
+  it "redefines Heading 1 by adoption, and all in it change" do
+    heading = manuscript.document.paragraphs.find { |p| p.style_id == "Heading1" }
+    manuscript.perform(Norvel::Edits::Several.new([Norvel::Edits::MakeEqual.new([heading.id], :align, "right")]), version: 0)
+    visit "#{at}/galley?at=#{heading.id}"
+    click_button "Let Heading 1 adopt this look"
+    expect(page).to have_css("#said", text: "Let Heading 1 adopt")
+    now = Manuscript.find(manuscript.id).document
+    expect(now.paragraphs.select { |p| p.style_id == "Heading1" }.map { |p| now.look(p)[:align] }.uniq).to eq ["right"]
+  end
+
+  it "drags a dimension of the specimen, or moves it by keys" do
+    visit "#{at}/styles?style=BodyText"
+    handle = find("[data-drag='indent_left']")
+    page.driver.browser.action.move_to(handle.native).pointer_down(:left).move_by(40, 0).pointer_up(:left).perform
+    expect(page).to have_css(".ripple", text: "left indent")
+    expect(find("#v-indent_left").value).to match(/\A1\.3\d? cm\z/)
+    find("[data-drag='line_spacing']").send_keys(:arrow_down, :arrow_down)
+    expect(page).to have_css(".ripple", text: "line spacing 1.2")
+    click_button "Keep"
+    expect(page).to have_css("#said", text: /left indent .*line spacing 1.2/)
+    expect(styles["BodyText"].paragraph[:indent_left]).to be_between(36, 40)
+  end
+
+  it "makes a list style, changes a level, and puts paragraphs in it" do
+    visit "#{at}/styles"
+    find("summary", text: "Make a style …").click
+    within(".more form#f-make") do
+      fill_in "Name", with: "Steps"
+      select "lists", from: "Of"
+      select "1. · a. · i.", from: "Markers"
+      click_button "Make it"
+    end
+    expect(page).to have_css("h2", text: "Steps")
+    expect(page).to be_axe_clean
+    fill_in "l-after", with: ")"
+    expect(page).to have_css(".ripple", text: "Steps, level 1: marker")
+    click_button "Keep"
+    expect(page).to have_css(".levels .marker", text: "1)")
+    visit "#{at}/galley?at=6"
+    find("summary", text: "List").click
+    select "Steps", from: "in-list"
+    click_button "Put in list"
+    expect(page).to have_css("#row-6 .marker", text: "1)")
+    click_button "Start again here"
+    expect(page).to have_css("#said", text: "Start the numbers again at paragraph")
+  end
+
+  it "names a page set-up and changes it for all its sections" do
+    visit "#{at}/styles?section=1"
+    fill_in "a-page-name", with: "Body matter"
+    click_button "name it"
+    expect(page).to have_css("h2", text: "Body matter")
+    expect(page).to be_axe_clean
+    fill_in "p-margin_left", with: "4 cm"
+    expect(page).to have_css(".ripple", text: "margin at the left 40 mm")
+    expect(page).to have_css(".big div", text: "sections change")
+    click_button "Keep"
+    expect(page).to have_css("#said", text: "Page style Body matter")
+    expect(Manuscript.find(manuscript.id).document.sections[0].margin_left).to be_within(0.1).of(113.4)
+  end
+
+  it "sets tab stops and borders in words" do
+    visit "#{at}/styles?style=Heading1"
+    fill_in "v-borders", with: "below 1 pt #1f3864"
+    fill_in "v-tabs", with: "right 15 cm with dots"
+    expect(page).to have_css(".ripple", text: "tab stops right")
+    click_button "Keep"
+    expect(page).to have_field("v-tabs", with: "right 15 cm with dots")
+    fill_in "v-borders", with: "under it"
+    expect(page).to have_css("#said [role=alert]", text: "not a side")
+  end
+
   # The handbook's quotation: a style from a paragraph, single-spaced and inset, put on all that look so.
   it "makes a block quotation style from a paragraph and puts it on all long quotations" do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
@@ -142,6 +233,8 @@ RSpec.describe "styles", type: :feature do
     visit "#{at}/styles"
     find("summary", text: "Number headings …").click
     click_button "Number them by style"
+    expect(page).to have_css(".ripple .marker", text: "1")
+    click_button "Keep"
     expect(page).to have_css("#said", text: "Number the headings: decimal")
     expect(Manuscript.find(manuscript.id).document.markers.values.first(3)).to eq %w[1 1.1 1.2]
   end

@@ -83,7 +83,7 @@ RSpec.describe "survey and galley", type: :feature do
 
   it "changes words when asked, says so, and takes it back" do
     visit "#{at}/galley?at=7"
-    find(".words summary").click
+    find("#change-words summary").click
     fill_in "words-text", with: "Salt and Tar\nA thesis"
     click_button "Keep these words"
     said("Retype paragraph 7 as 2")
@@ -94,7 +94,7 @@ RSpec.describe "survey and galley", type: :feature do
 
   it "pastes text, shown before it goes in" do
     visit "#{at}/galley?at=24"
-    find(".words summary").click
+    find("#change-words summary").click
     click_link "Paste after it …"
     page.execute_script("document.querySelector('#paste-html').value = '<h2>A new head</h2><p>With <em>weight</em>.</p>'")
     fill_in "paste-text", with: "A new head"
@@ -131,7 +131,7 @@ RSpec.describe "survey and galley", type: :feature do
       expect(page).to be_axe_clean
     end
     visit "#{at}/galley?at=24"
-    find(".words summary").click
+    find("#change-words summary").click
     expect(page).to be_axe_clean
   end
 end

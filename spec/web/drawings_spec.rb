@@ -9,7 +9,7 @@ RSpec.describe "drawings" do
   # An object with the helpers of a page of this document.
   def page_of(body, styles: "", **parts)
     bytes = package(body, styles:, **parts)
-    helper = Object.new.extend(Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView)
+    helper = Object.new.extend(Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, ListView, PageSetView, StyleChanges)
     helper.instance_variable_set(:@manuscript, Manuscript.bring_in(bytes, filename: "drawn.docx"))
     helper.define_singleton_method(:params) { @params ||= {} }
     helper
@@ -59,7 +59,7 @@ RSpec.describe "drawings" do
     it "gives equal looks one class, and each class a rule" do
       helper = page_of(p(r("a", "<w:b/>"), '<w:jc w:val="center"/>') * 2 + p(r("b")))
       rules = helper.look_rules(helper.document.paragraphs).lines.map(&:strip)
-      expect(rules.size).to eq 4
+      expect(rules.size).to eq 5
       expect(rules.join).to include("text-align:center", "font-weight:700")
     end
 
@@ -114,8 +114,8 @@ RSpec.describe "drawings" do
     let(:helper) { page_of(p(r("x"), '<w:pStyle w:val="Inset"/>'), styles:) }
 
     it "draws the tree of what is based on what, unused ones folded" do
-      expect(helper.lineage.map { |branch| [branch.style.name, branch.depth] }).to eq [["Normal", 0], ["Body Text", 1], ["Inset", 2]]
-      expect(helper.lineage(all: true).map { |branch| branch.style.name }).to include("Spare")
+      expect(helper.lineage.rows.map { |leaf| [leaf.group? ? leaf.thing : helper.leaf_name(leaf), leaf.depth] }).to eq [["Paragraphs", 0], ["Normal", 0], ["Body Text", 1], ["Inset", 2], ["Pages", 0], ["Section 1", 0]]
+      expect(helper.lineage(all: true).rows.select(&:style?).map { |leaf| leaf.thing.name }).to include("Spare")
       expect(helper.unused_styles.map(&:name)).to eq ["Spare"]
     end
 

@@ -17,10 +17,10 @@ RSpec.describe "stations as plain pages" do
 
   def version = Manuscript.find(manuscript.id).lock_version
 
-  def form(path, **fields)
+  def form(path, headers = {}, **fields)
     get "/"
     token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
-    post "#{at}/#{path}", {authenticity_token: token, version:, **fields}
+    post "#{at}/#{path}", {authenticity_token: token, version:, **fields}, headers
   end
 
   def expect_done(text)
@@ -75,11 +75,11 @@ RSpec.describe "stations as plain pages" do
   end
 
   it "changes styles, one after the other" do
-    form "styles/keep", style: "BodyText", values: {size: "12pt", first_line: "0.5in"}
+    form "styles/values", style: "BodyText", values: {size: "12pt", first_line: "0.5in"}
     expect_done "Change Body Text: size 12 pt, first line 36 pt"
-    form "styles/keep", style: "BodyText", inherit: ["size"]
+    form "styles/values", style: "BodyText", inherit: ["size"]
     expect_done "Change Body Text: size inherited"
-    form "styles/keep", style: "BodyText", values: {size: "huge"}
+    form "styles/values", style: "BodyText", values: {size: "huge"}
     expect_refused "not a length"
     form "styles/base", style: "Heading2", base: "Normal"
     expect_done "Base Heading 2 on Normal"
@@ -96,8 +96,83 @@ RSpec.describe "stations as plain pages" do
     expect(Norvel::Formats.read(Norvel::Formats::Docx.write(document), name: "x").markers.values.first).to eq "I"
   end
 
+  it "makes styles of every kind, and changes lists and pages" do
+    form "styles/make", kind: "paragraph", name: "Margin Note", outline: "3", letter: "m", next: "BodyText"
+    expect_done "Make the style Margin Note"
+    expect([document.sheet["MarginNote"].paragraph[:outline_level], document.sheet["MarginNote"].next_id, JSON.parse(manuscript.reload.letters)]).to eq [3, "BodyText", {"m" => "MarginNote"}]
+    form "styles/make", kind: "paragraph", name: "Other", letter: "!"
+    expect_refused "A letter from a to z"
+    form "styles/make", kind: "character", name: "Ship Name"
+    expect_done "Make the style Ship Name"
+    form "styles/values", style: "ShipName", values: {italic: "yes"}
+    expect_done "Change Ship Name: italic yes"
+    form "styles/make", kind: "list", name: "Steps", form: "numbers"
+    expect_done "Make the list style Steps"
+    form "styles/level", style: "Steps", level: "2", of_level: {format: "upper_roman", before: "(", above: "no", after: ")", marker_at: "1 cm", text_at: "2 cm", suffix: "space", bold: "yes", color: "#1f3864", start: "3"}
+    expect_done "Steps, level 2"
+    level = document.numbering.level(document.sheet["Steps"].paragraph[:list_id], 1)
+    expect([level.text, level.format, level.start, level.suffix, level.paragraph[:first_line], level.run[:bold]]).to eq ["(%2)", "upper_roman", 3, "space", -28.3464, true]
+    form "styles/level", style: "Steps", level: "2", of_level: {start: "many"}
+    expect_refused "not a number to start at"
+    form "styles/level", style: "Steps", level: "1", of_level: {format: "bullet", sign: "→"}
+    expect_done "Steps, level 1"
+    form "styles/list", style: "MarginNote", list: document.sheet["Steps"].paragraph[:list_id], level: "1"
+    expect_done "Margin Note: level 1 of Steps"
+    form "styles/level", style: "BodyText", of_level: {start: "2"}
+    expect_refused "is in no list"
+    form "styles/place", style: "MarginNote", before: "BodyText"
+    expect_done "Place Margin Note before Body Text"
+  end
+
+  it "names page set-ups and changes them" do
+    form "styles/make", kind: "page", name: "Body matter", section: "1"
+    expect_done "Make the page style Body matter"
+    form "styles/page", page: "Body matter", of_page: {margin_left: "40mm", columns: "1"}
+    expect_done "Page style Body matter: margin at the left 40 mm"
+    expect(document.sections[0].margin_left).to be_within(0.01).of(113.39)
+    form "styles/page", page: "Body matter", of_page: {columns: "none"}
+    expect_refused "1 to 12 columns"
+    form "styles/page_name", page: "Body matter", name: "Text"
+    expect_done "now Text"
+    form "styles/page_put/ripple", page: "Text", sections: ["1"]
+    expect(last_response.status).to eq 200
+    form "styles/page_delete", page: "Text"
+    expect_done "Delete the page style Text"
+    form "styles/page", section: "1", of_page: {margin_top: "35mm"}
+    expect_done "Set margin top 35 mm in 1 section"
+    form "styles/page", section: "1", of_page: {}
+    expect_refused "Nothing was changed"
+    form "styles/nothing"
+    expect(last_response.status).to eq 404
+  end
+
+  it "puts paragraphs in lists from the galley" do
+    form "edits/list", ids: "3-5", list: "Numbers"
+    expect_done "Put 3 paragraphs in Numbers"
+    form "edits/restart", ids: "5", again: "1"
+    expect_done "Start the numbers again"
+    expect(document.markers.values_at(3, 4, 5)).to eq %w[1. 2. 1.]
+    form "edits/restart", ids: "5", again: "0"
+    expect(document.markers.values_at(3, 4, 5)).to eq %w[1. 2. 3.]
+    form "edits/list", ids: "4", list: document.sheet.named("Numbers").paragraph[:list_id], level: "2"
+    form "edits/list", ids: "3", list: "0"
+    expect(document.markers.values_at(3, 4, 5)).to eq [nil, "a.", "1."]
+    form "edits/list", ids: "3", list: "77"
+    expect_refused "There is no such list"
+  end
+
+  it "shows every kind of change as a ripple" do
+    form "styles/make", kind: "list", name: "Steps", form: "letters"
+    {"merge" => {style: "Heading2", into: "Heading3"}, "delete" => {style: "Heading2", to: "BodyText"}, "base" => {style: "Heading2", base: "BodyText"}, "number" => {scheme: "decimal"}, "list" => {style: "BodyText", list: "1", level: "1"}, "page" => {section: "1", of_page: {margin_left: "50mm"}},
+     "level" => {style: "Steps", level: "1", of_level: {before: "", after: "."}}}.each do |change, values|
+      form "styles/#{change}/ripple", {"HTTP_HX_REQUEST" => "true"}, **values
+      expect([change, last_response.status, last_response.body.include?("not kept yet")]).to eq [change, 200, true]
+    end
+    expect(last_response.body).to include(%(form="f-level"))
+  end
+
   it "shows the ripple as a page of its own too" do
-    form "styles/ripple", style: "Normal", values: {space_after: "20 pt"}
+    form "styles/values/ripple", style: "Normal", values: {space_after: "20 pt"}
     expect(last_response.status).to eq 200
     expect(last_response.body).to include("not kept yet", "paragraphs change")
   end

@@ -23,7 +23,7 @@ module Norvel
         end
 
         def variables(part)
-          holder = part && part.child(part.root, "docVars") or return []
+          holder = part&.child(part.root, "docVars") or return []
           part.children(holder, "docVar").select { |node| part.attr(node, "name").to_s.match?(/\A#{PREFIX}\d+\z/o) }
         end
 

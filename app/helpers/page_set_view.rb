@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+# How page set-ups are shown: by name or by their sections, as words and as a sheet with its margins.
+module PageSetView
+  SHEETS = {"A3" => [841.89, 1190.55], "A4" => [595.28, 841.89], "A5" => [419.53, 595.28], "Letter" => [612, 792], "Legal" => [612, 1008]}.freeze # ISO 216; ANSI Y14.1
+  SCALE = 0.42 # pixels to a point, where the sheet is drawn
+
+  # The Lineage::PageSet that the address asks for.
+  def chosen_page
+    return unless params[:page] || params[:section]
+    @chosen_page ||= Lineage.pages(document).find { |set| params[:page] ? set.style.name == params[:page] : set.sections.include?(params[:section].to_i) } || Lineage.pages(document).first
+  end
+
+  def page_name(set)
+    set.style.name || "Section#{"s" unless set.sections.size == 1} #{id_spans(set.sections).tr("-", "–")}"
+  end
+
+  def page_words(style)
+    "#{sheet_name(style)}, margins #{%i[margin_top margin_right margin_bottom margin_left].map { |name| Norvel::Length.plain(Norvel::Length.units(style[name], "mm").round.to_i) }.join(" ")} mm"
+  end
+
+  def sheet_name(style)
+    across, along = [style.width, style.height].minmax
+    name = SHEETS.find { |_, (width, height)| (width - across).abs < 3 && (height - along).abs < 3 }&.first || "#{Norvel::Length.spoken(across, "mm")} × #{Norvel::Length.spoken(along, "mm")}"
+    (style.width > style.height) ? "#{name} across" : name
+  end
+
+  def page_value(style, name)
+    (name == :columns) ? style.columns.to_s : Norvel::Length.spoken(style[name], "mm")
+  end
+
+  # The values that were typed and differ from those of the set-up.
+  def typed_page(style)
+    (params[:of_page] || {}).filter_map do |name, text|
+      name = name.to_sym
+      next if !Norvel::Document::PageStyle::VALUES.include?(name) || text.to_s.strip == page_value(style, name)
+      [name, (name == :columns) ? typed_columns(text) : Norvel::Length.typed(text)]
+    end.to_h
+  end
+
+  private
+
+  def typed_columns(text)
+    number = Integer(text, 10, exception: false)
+    raise Norvel::Refused, "A sheet has 1 to 12 columns." unless number&.between?(1, 12)
+    number
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+# The changes that the Styles station offers, by the name that their forms go by: each makes an edit from what was sent. The
+# same edit is shown as a ripple first and kept afterwards.
+module StyleChanges
+  E = Norvel::Edits
+  CHANGES = {
+    "values" => -> { (values = typed_values(chosen_style)).empty? ? nil : E::ChangeStyle.new(chosen_style.id, values) },
+    "rename" => -> { E::RenameStyle.new(chosen_style.id, params[:name]) },
+    "base" => -> { E::RebaseStyle.new(chosen_style.id, params[:base]) },
+    "next" => -> { E::StyleLinks.new(chosen_style.id, {next_id: sent(:next)}) },
+    "hide" => -> { E::StyleLinks.new(chosen_style.id, {hidden: !chosen_style.hidden}) },
+    "place" => -> { E::PlaceStyle.new(chosen_style.id, before: sent(:before)) },
+    "merge" => -> { E::MergeStyles.new(chosen_style.id, params[:into].to_s) },
+    "delete" => -> { E::DeleteStyles.new([chosen_style.id], to: sent(:to), keep_look: params[:look] == "keep") },
+    "unused" => -> { E::DeleteStyles.new(unused_styles.map(&:id)) },
+    "number" => -> { E::NumberHeadings.new(params[:scheme].to_s, word: params[:word], after: params[:after], separator: params[:separator] || "space", hanging: params[:hanging] == "1") },
+    "list" => -> { E::ListOfStyle.new(chosen_style.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
+    "level" => -> { level_edit },
+    "page" => -> { page_edit },
+    "page_name" => -> { chosen_page.style.name ? E::ChangePageStyle.new(chosen_page.style.name, {name: params[:name].to_s.strip}) : E::DefinePageStyle.new(params[:name], chosen_page.sections.first) },
+    "page_put" => -> { E::PutInPageStyle.new(Array(params[:sections]).map(&:to_i), params[:page].to_s) },
+    "page_delete" => -> { E::DeletePageStyle.new(params[:page].to_s) },
+    "make" => -> { made }
+  }.freeze
+
+  # The edit of that name; nil where nothing was changed.
+  def style_change(name)
+    instance_exec(&CHANGES.fetch(name) { halt 404 })
+  end
+
+  # Where a person stands after it.
+  def after_change(name)
+    case name
+    when "merge" then {style: params[:into]}
+    when "delete" then sent(:to) ? {style: params[:to]} : {}
+    when "make" then made_place
+    when "page_name" then {page: params[:name].to_s.strip}
+    when "page_delete" then {section: 1}
+    when "page", "page_put" then chosen_page.style.name ? {page: chosen_page.style.name} : {section: chosen_page.sections.first}
+    else {style: chosen_style&.id, level: sent(:level)}.compact
+    end
+  end
+
+  private
+
+  # A field that was sent and says something.
+  def sent(name)
+    params[name].to_s.empty? ? nil : params[name]
+  end
+
+  def level_edit
+    definition_id, number, level = chosen_level(chosen_style)
+    raise Norvel::Refused, "#{chosen_style.name} is in no list." unless level
+    values = typed_level(level, number)
+    values.empty? ? nil : E::ChangeListLevel.new(definition_id, number, values)
+  end
+
+  def page_edit
+    values = typed_page(chosen_page.style)
+    return if values.empty?
+    chosen_page.style.name ? E::ChangePageStyle.new(chosen_page.style.name, values) : E::SetPage.new(chosen_page.sections, values)
+  end
+
+  def made
+    typed_letter(params[:letter])
+    case params[:kind]
+    when "list" then E::DefineListStyle.new(params[:name], params[:form].to_s)
+    when "page" then E::DefinePageStyle.new(params[:name], params[:section].to_i)
+    else sent(:like) ? E::DuplicateStyle.new(params[:like], params[:name]) : E::DefineStyle.new(params[:name], type: params[:kind] || "paragraph", based_on: sent(:based_on), next_id: sent(:next), values: made_values)
+    end
+  end
+
+  def made_values
+    sent(:outline) ? {outline_level: Norvel::Styles::Properties[:outline_level].type.typed(params[:outline])} : {}
+  end
+
+  def made_place
+    name = params[:name].to_s.strip
+    return {page: name} if params[:kind] == "page"
+    style = manuscript.document.sheet.named(name)
+    set_letter(style.id, params[:letter], manuscript.document) if style && sent(:letter)
+    {style: style&.id}
+  end
+end
