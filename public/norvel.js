@@ -472,6 +472,7 @@
   }
 
   function begin() {
+    takeLooks(document);
     if (!galley()) return;
     readOrder();
     watch();

@@ -72,7 +72,7 @@ class Lineage
 
   def styles(type)
     @styles ||= {}
-    @styles[type] ||= @document.sheet.ordered(type).select { |style| @shown.call(style) && !(style.character? && @document.sheet.twin(style)) }
+    @styles[type] ||= @document.sheet.ordered(type).select { |style| @shown.call(style) && !(style.character? && (style.default || @document.sheet.twin(style))) }
   end
 
   # The nearest style it is based on that is shown.

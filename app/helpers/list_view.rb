@@ -65,8 +65,10 @@ module ListView
   end
 
   def typed_place(typed, level)
-    at, text_at = %w[marker_at text_at].map { |name| typed[name] && Norvel::Length.typed(typed[name]) }
-    return {} if at.nil? || text_at.nil? || level_place(level).zip([at, text_at]).all? { |was, now| Norvel::Length.equal?(was, now) }
+    words = typed.values_at("marker_at", "text_at")
+    place = level_place(level)
+    return {} if words.include?(nil) || words.map(&:strip) == place.map { |points| Norvel::Length.spoken(points, unit) }
+    at, text_at = words.zip(place).map { |text, was| (text.strip == Norvel::Length.spoken(was, unit)) ? was : Norvel::Length.typed(text) }
     {indent_left: text_at, first_line: (at - text_at).round(4)}
   end
 

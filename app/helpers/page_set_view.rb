@@ -33,7 +33,7 @@ module PageSetView
   def typed_page(style)
     (params[:of_page] || {}).filter_map do |name, text|
       name = name.to_sym
-      next if !Norvel::Document::PageStyle::VALUES.include?(name) || text.to_s.strip == page_value(style, name)
+      next if text.to_s.strip.empty? || !Norvel::Document::PageStyle::VALUES.include?(name) || text.to_s.strip == page_value(style, name)
       [name, (name == :columns) ? typed_columns(text) : Norvel::Length.typed(text)]
     end.to_h
   end

@@ -114,7 +114,7 @@ module StyleView
   # A paragraph in the style with its neighbours; [nil, nil, nil] when it is not in use.
   def specimen_paragraphs(style)
     worded = document.paragraphs.reject(&:blank?)
-    inside = style.paragraph? ? ->(p) { document.style_of(p).equal?(style) } : ->(p) { p.runs.any? { |run| run.style_id == style.id } }
+    inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) { p.runs.any? { |run| run.style_id == style.id } }
     at = worded.index { |p| inside[p] && p.word_count >= 12 } || worded.index(&inside)
     if at
       [at.zero? ? nil : worded[at - 1], worded[at], worded[at + 1]]
@@ -172,7 +172,7 @@ module StyleView
 
   # The specimen's paragraphs as a ripple would have them.
   def fresh_specimen
-    return [] unless chosen_style && @ripple.after.sheet[chosen_style.id]
+    return [] unless @change && chosen_style && @ripple.after.sheet[chosen_style.id]
     specimen(@ripple.after.sheet[chosen_style.id], @ripple.after).first(3).compact
   end
 

@@ -8,6 +8,12 @@ module TemplateRoutes
       station :templates
     end
 
+    # What it would do with what is ticked and chosen now.
+    app.get("/manuscripts/:id/templates/figures") do
+      look_at(params[:template])
+      partial(:template_figures)
+    end
+
     app.post("/manuscripts/:id/templates/apply") do
       edit = template_edit(params[:template])
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("styles")
@@ -51,10 +57,15 @@ module TemplateRoutes
 
     app.helpers do
       def template_edit(key)
-        chosen = (params[:partner] || {}).reject { |_, name| name.to_s.empty? }
+        chosen = (params[:partner] || {}).transform_values { |name| name.to_s.empty? ? nil : name }
         only = (params[:some] == "1") ? Array(params[:take]) : nil
         raise Norvel::Refused, "No style is chosen." if only && only.empty?
-        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: params[:page] == "1" && only.nil?, numbering: params[:numbering] == "1", chosen:, only:, name: SavedTemplate.all_by_key[key])
+        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: along?(:page) && only.nil?, numbering: along?(:numbering), chosen:, only:, name: SavedTemplate.all_by_key[key])
+      end
+
+      # Page set-up and numbering come along unless the form was sent without them.
+      def along?(name)
+        params[name] == "1" || !params[:asked]
       end
 
       # What a template would do: its match with this document's styles, and the ripple.

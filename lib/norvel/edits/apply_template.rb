@@ -45,7 +45,7 @@ module Norvel
       # The template's styles that come along.
       def theirs
         kinds = @numbering ? %w[paragraph character numbering] : %w[paragraph character]
-        @template.sheet.styles.values.select { |style| kinds.include?(style.type) && (@only.nil? || @only.include?(style.name)) && !(style.type == "numbering" && style.default) }
+        @template.sheet.styles.values.select { |style| kinds.include?(style.type) && (@only.nil? || @only.include?(style.name)) && (style.paragraph? || !style.default) }
       end
 
       def partner(document, style)
