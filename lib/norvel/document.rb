@@ -120,10 +120,10 @@ module Norvel
     private
 
     def most_of(paragraph)
-      seen = paragraph.letters
-      return cascade.run(Run.new("", nil, paragraph.mark), paragraph) if seen.empty?
-      return run_look(seen.first, paragraph) if seen.size == 1
-      seen.each_with_object(Hash.new(0)) { |run, weight| weight[run_look(run, paragraph)] += run.words.size }.max_by(&:last).first
+      ways = paragraph.ways.values
+      return cascade.run(Run.new("", nil, paragraph.mark), paragraph) if ways.empty?
+      return run_look(ways.first.first, paragraph) if ways.size == 1
+      ways.each_with_object(Hash.new(0)) { |(run, letters), weight| weight[run_look(run, paragraph)] += letters }.max_by(&:last).first
     end
   end
 end

@@ -54,7 +54,12 @@ module Norvel
 
     # The places that change most, one of each look, for showing before and after.
     def samples(most = 4)
-      moved.reject { |place| place.after.blank? }.group_by { |place| [before.look(place.before), after.look(place.after)] }.values.map(&:first).first(most)
+      seen = {}
+      moved.lazy.reject { |place| place.after.blank? || seen[place.after.makeup] }.select do |place|
+        seen[place.after.makeup] = true
+        looks = [before.look(place.before), after.look(place.after), before.letter_look(place.before), after.letter_look(place.after)]
+        !seen[looks] && seen[looks] = true
+      end.first(most)
     end
 
     def after_check
@@ -88,14 +93,16 @@ module Norvel
       @lists_change = !before.numbering.equal?(after.numbering) || lists.uniq.size == 2
     end
 
+    # Judged once for all that are set alike: does the paragraph, or any way its letters are set, look otherwise?
     def differs?(was, now)
       @known ||= {}
-      key = [was.style_id, now.style_id, was.direct, now.direct, was.table, letters(was), (was.runs.equal?(now.runs) ? nil : letters(now))]
-      @known.fetch(key) { @known[key] = before.look(was) != after.look(now) || before.letter_look(was) != after.letter_look(now) }
+      key = was.equal?(now) ? was.makeup : [was.makeup, now.makeup]
+      @known.fetch(key) { @known[key] = before.look(was) != after.look(now) || letters(before, was) != letters(after, now) }
     end
 
-    def letters(paragraph)
-      paragraph.remember(:letters_set) { paragraph.letters.map { |run| [run.style_id, run.direct] }.uniq }
+    def letters(document, paragraph)
+      ways = paragraph.makeup.letters
+      ways.empty? ? [document.letter_look(paragraph)] : ways.map { |run| document.run_look(run, paragraph) }
     end
 
     # Findings by rule at each paragraph whose findings were judged anew; document-wide ones all together.

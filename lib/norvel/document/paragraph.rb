@@ -47,6 +47,15 @@ module Norvel
         @letters ||= @runs.select(&:visible?)
       end
 
+      # Letters in each way that they are set: {[style, direct, symbols?] => [the first run so, its letters]}, in order.
+      def ways
+        @ways ||= letters.each_with_object({}) { |run, found| (found[Makeup.way(run)] ||= [run, 0])[1] += run.words.size }
+      end
+
+      def makeup
+        @makeup ||= Makeup.new(self, ways.values.map(&:first))
+      end
+
       # No words and no objects: a line of nothing.
       def blank?
         return @blank if defined?(@blank)

@@ -15,6 +15,7 @@ module Norvel
         @document = document
         @reached = reached
         @before = before if before && (reached ? before.guide.source == guide.source : before.comparable?(self))
+        @settled = {}
         roles
         by_paragraph
         @before = nil
@@ -33,6 +34,11 @@ module Norvel
       # Those that are about the paragraph alone.
       def on(id)
         by_paragraph[id]
+      end
+
+      # Those of them that stay as long as the paragraph does, whatever its style looks like.
+      def settled(id)
+        @settled[id]
       end
 
       # Those on the page set-up and the document.
@@ -88,17 +94,29 @@ module Norvel
         @families ||= Rules::ALL.map { |rule| rule.new(self) }
       end
 
+      # Those whose findings follow from looks, and those that stay as long as the paragraph does.
+      def looking
+        @looking ||= families.partition { |family| family.class.looks? }
+      end
+
       def on_document_at
         @on_document_at ||= on_document.group_by(&:paragraph)
       end
 
       def by_paragraph
-        @by_paragraph ||= document.paragraphs.to_h { |paragraph| [paragraph.id, kept(paragraph) || judged(paragraph)] }
+        @by_paragraph ||= document.paragraphs.to_h { |paragraph| [paragraph.id, found(paragraph)] }
       end
 
-      def kept(paragraph)
-        return unless @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id)
-        @before.on(paragraph.id) if @before.document.paragraph(paragraph.id).equal?(paragraph) && !reached?(paragraph)
+      # What was found before stays where nothing can have changed it.
+      def found(paragraph)
+        same = same_as_before?(paragraph)
+        @settled[paragraph.id] = same ? @before.settled(paragraph.id) : judged(paragraph, looking.last)
+        return @before.on(paragraph.id) if same && !reached?(paragraph)
+        judged(paragraph, looking.first) + @settled[paragraph.id]
+      end
+
+      def same_as_before?(paragraph)
+        @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id) && @before.document.paragraph(paragraph.id).equal?(paragraph) && (!@reached || @before.suggested?(paragraph) == suggested?(paragraph))
       end
 
       def reached?(paragraph)
@@ -106,7 +124,7 @@ module Norvel
         @reached[document.style_of(paragraph)&.id] || paragraph.runs.any? { |run| run.style_id && @reached[run.style_id] }
       end
 
-      def judged(paragraph)
+      def judged(paragraph, families)
         families.flat_map { |family| family.on(paragraph) }.reject { |finding| excepted?(finding) }
       end
 

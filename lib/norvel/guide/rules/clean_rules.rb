@@ -28,6 +28,10 @@ module Norvel
           Test.new("clean.line_break", ->(p) { HAND.line_break?(p) && !HAND.running_line_break?(p) }, "A line break divides a paragraph; it may be meant", "a line break", nil, :meant)
         ].freeze
 
+        def self.looks?
+          false
+        end
+
         def self.asked(guide, _roles)
           SWITCHES.select { |_, key| ![nil, "allow"].include?(guide.clean[key]) }.keys
         end

@@ -5,6 +5,11 @@ module Norvel
     module Rules
       # A family of rules: +findings+ are those on the document as a whole, +on+ those that a paragraph alone gives rise to.
       class Family
+        # Do its findings on a paragraph follow from the look that styles give it? Else they stay as long as the paragraph does.
+        def self.looks?
+          true
+        end
+
         def initialize(check)
           @check = check
           @guide = check.guide

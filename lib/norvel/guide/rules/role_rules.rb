@@ -24,7 +24,7 @@ module Norvel
           asked = @guide.role(role)
           return [] if asked.empty? || too_short?(asked, paragraph)
           return [unmarked(paragraph, role, asked)].compact if @check.suggested?(paragraph)
-          [style(paragraph, role, asked), *properties(paragraph, role, asked)].compact
+          [style(paragraph, role, asked), *properties(paragraph, role)].compact
         end
 
         private
@@ -56,34 +56,35 @@ module Norvel
           finding(rule, paragraph:, message:, asked: wanted, found: suggestion.because.first(3).join(", "), cause: [role, sure, @document.style_name(paragraph)], mend: @unmarked_mends[[wanted, role, sure]], cite: asked["cite"])
         end
 
-        # Every judgement is made once for all paragraphs and runs that are set alike.
-        def properties(paragraph, role, asked)
-          verdicts = (@judged[[role, paragraph.style_id, paragraph.direct, paragraph.table]] ||= on_paragraph(paragraph, role)) + on_runs(paragraph, role)
-          verdicts.map { |rule, message, requirement, found, cause, mend| finding(rule, paragraph:, message:, asked: requirement.spoken, found:, cause:, mend:, cite: asked["cite"]) }
+        # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.
+        def properties(paragraph, role)
+          verdicts = @judged[[role, paragraph.makeup, @document.letter_look(paragraph)]] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
+          verdicts.map { |verdict| verdict.at(paragraph) }
         end
 
         def on_paragraph(paragraph, role)
-          look = @document.look(paragraph)
-          requirements(role, :paragraph).filter_map { |name, requirement| verdict(name, requirement, paragraph, nil, look[name], role) unless requirement.meets?(look[name]) }
+          @on_paragraph ||= {}
+          @on_paragraph[[role, paragraph.style_id, paragraph.direct, paragraph.table]] ||= begin
+            look = @document.look(paragraph)
+            requirements(role, :paragraph).filter_map { |name, requirement| verdict(name, requirement, paragraph, nil, look[name], role) unless requirement.meets?(look[name]) }
+          end
         end
 
         # Any run may break the rules on font and size (note marks and indices are smaller by nature); the others are about
         # what most of the letters are.
         def on_runs(paragraph, role)
           return [] if requirements(role, :run).empty?
-          most = nil
+          most = @document.letter_look(paragraph)
           broken = {}
-          paragraph.letters.each do |run|
+          paragraph.makeup.letters.each do |run|
             look = @document.run_look(run, paragraph)
             faults = faults(role, look)
             next if faults.empty? || run.symbols?
-            faults.each do |name|
-              next if broken.key?(name)
-              broken[name] = run if EVERYWHERE.include?(name) ? look[:position] == "normal" : look.equal?(most ||= @document.letter_look(paragraph))
-            end
+            faults.each { |name| broken[name] ||= run if EVERYWHERE.include?(name) ? look[:position] == "normal" : look.equal?(most) }
           end
           broken.map do |name, run|
-            @judged[[role, name, paragraph.style_id, paragraph.table, run.style_id, run.direct]] ||= verdict(name, requirements(role, :run)[name], paragraph, run, @document.run_look(run, paragraph)[name], role)
+            @on_run ||= {}
+            @on_run[[role, name, paragraph.style_id, paragraph.table, run.style_id, run.direct]] ||= verdict(name, requirements(role, :run)[name], paragraph, run, @document.run_look(run, paragraph)[name], role)
           end
         end
 
@@ -95,10 +96,13 @@ module Norvel
           (@requirements ||= {})[[role, place]] ||= @guide.requirements(role).select { |_, requirement| requirement.property.on == place }
         end
 
+        # A finding for every paragraph that is set alike, at none of them yet.
         def verdict(name, requirement, paragraph, run, found, role)
           property = requirement.property
+          rule = "role.#{role}.#{name}"
           set = @document.cascade.explain(name, paragraph, run).last
-          ["role.#{role}.#{name}", message(property, found, speak(role, lower: true), requirement), requirement, property.spoken(found), *cause(set, name, requirement, paragraph, found, role)]
+          cause, mend = cause(set, name, requirement, paragraph, found, role)
+          finding(rule, message: message(property, found, speak(role, lower: true), requirement), asked: requirement.spoken, found: property.spoken(found), cause:, mend:, cite: @guide.role(role)["cite"])
         end
 
         def message(property, found, role, requirement)
