@@ -62,6 +62,12 @@ module Norvel
         @blank = holds != :content && !raw_text.match?(/[^\s\u00A0]/)
       end
 
+      # Does what follows it stand on another page, because of a break in it or a section that ends with it?
+      def ends_page?
+        return @ends_page if defined?(@ends_page)
+        @ends_page = holds == :section_break || raw_text.include?("\f")
+      end
+
       # Can the paragraph go without anything going with it?
       def removable?
         holds.nil? && !raw_text.match?(/[\uFFF9\uFFFA\uFFFC\f\v]/)

@@ -54,17 +54,18 @@ module Norvel
       end
 
       def neighbours
-        @following = {}
-        @worded.each_cons(2) { |one, other| @following[one.id] = other }
-        @preceding = {}
-        @worded.each_cons(2) { |one, other| @preceding[other.id] = one }
-        @after_gap = {}
-        @fresh = {}
-        @paragraphs.each_cons(2) do |one, other|
-          @after_gap[other.id] = one.blank?
-          @fresh[other.id] = one.raw_text.include?("\f") || one.holds == :section_break || (one.blank? && @fresh[one.id])
+        @following, @preceding, @after_gap, @fresh = {}, {}, {}, {}
+        @worded.inject do |one, other|
+          @following[one.id] = other
+          @preceding[other.id] = one
+          other
         end
         @fresh[@paragraphs.first.id] = true if @paragraphs.any?
+        @paragraphs.inject do |one, other|
+          @after_gap[other.id] = true if one.blank?
+          @fresh[other.id] = true if one.ends_page? || (one.blank? && @fresh[one.id])
+          other
+        end
       end
 
       # What the author said already. A long text in a heading's style is not a heading all the same.
@@ -101,7 +102,7 @@ module Norvel
         return if second.nil? || first != @worded.first || !stands_out?(first)
         traits = Traits.of(first)
         return if traits.heading_word? || traits.kind || traits.sentence? || traits.words > 20
-        like = @worded.count { |other| other != first && !known?(other) && appearance(other) == appearance(first) && Traits.of(other).words <= 15 }
+        like = @worded.count { |other| Traits.of(other).words <= 15 && !other.equal?(first) && !known?(other) && appearance(other) == appearance(first) }
         plain_lines = !stands_out?(second) && Traits.of(second).words <= 10 && !Traits.of(second).sentence? && document_look(second)[:align] == document_look(first)[:align]
         heading_follows = appearance(second) == appearance(first) && Traits.of(second).kind.nil?
         return if like.zero? || [plain_lines, heading_follows].none?
@@ -116,7 +117,7 @@ module Norvel
       # The paragraphs before the first real text.
       def title_zone
         first_text = @worded.index { |paragraph| paragraph.part == :body && Traits.of(paragraph).words >= 25 && Traits.of(paragraph).sentence? } || @worded.size
-        @worded.first([first_text, TITLE_ZONE].min).take_while { |paragraph| paragraph == @worded.first || !later_page?(paragraph) }.reject { |paragraph| known?(paragraph) || Traits.of(paragraph).object? }
+        @worded.first([first_text, TITLE_ZONE].min).take_while { |paragraph| paragraph.equal?(@worded.first) || !later_page?(paragraph) }.reject { |paragraph| known?(paragraph) || Traits.of(paragraph).object? }
       end
 
       def later_page?(paragraph)
@@ -171,7 +172,12 @@ module Norvel
       end
 
       def code?(paragraph)
-        Fonts.stand_in(letters(paragraph)[:font]).kind == "mono" && Fonts.stand_in(@body.font).kind != "mono" && paragraph.part == :body
+        paragraph.part == :body && typewriter?(letters(paragraph)) && Fonts.stand_in(@body.font).kind != "mono"
+      end
+
+      def typewriter?(letters)
+        @typewriter ||= Hash.new { |known, look| known[look] = Fonts.stand_in(look[:font]).kind == "mono" }.compare_by_identity
+        @typewriter[letters]
       end
 
       def headings
@@ -252,7 +258,7 @@ module Norvel
           next if known?(paragraph)
           if quotation?(paragraph) then put(paragraph, "quote", quote_confidence(paragraph), *quote_reasons(paragraph))
           elsif Traits.of(paragraph).object? && Traits.of(paragraph).words.zero? then put(paragraph, "other", 0.9, "an image or object")
-          else put(paragraph, "body", body_confidence(paragraph), "looks like most of the text")
+          else @found[paragraph.id] = body_suggestion(letters(paragraph), Traits.of(paragraph).words >= 15)
           end
         end
       end
@@ -272,9 +278,13 @@ module Norvel
         (0.8 + ((size(paragraph) < @body.size) ? 0.07 : 0) + ((Traits.of(paragraph).words >= 40) ? 0.08 : 0)).round(2)
       end
 
-      def body_confidence(paragraph)
-        alike = size(paragraph) == @body.size && letters(paragraph)[:bold] == @body.bold?
-        (alike ? 0.9 : 0.7) + ((Traits.of(paragraph).words >= 15) ? 0.08 : 0)
+      # One for all body text of a look.
+      def body_suggestion(letters, long)
+        @bodies ||= {}.compare_by_identity
+        (@bodies[letters] ||= {})[long] ||= begin
+          alike = letters[:size] == @body.size && letters[:bold] == @body.bold?
+          Suggestion.new("body", (alike ? 0.9 : 0.7) + (long ? 0.08 : 0), ["looks like most of the text"].freeze)
+        end
       end
 
       # What stands under a heading such as “References”, up to the next heading, and reads like an entry.

@@ -83,11 +83,13 @@ module Norvel
       end
 
       def bullet?
-        BULLET.match?(@text)
+        return @bullet if defined?(@bullet)
+        @bullet = BULLET.match?(@text)
       end
 
       def paged?
-        @words <= 30 && PAGED.match?(@text)
+        return @paged if defined?(@paged)
+        @paged = @words <= 30 && PAGED.match?(@text)
       end
 
       def reference?
