@@ -42,7 +42,7 @@ class Web < Sinatra::Base
   use Rack::Protection::FrameOptions, frame_options: "DENY"
   use Rack::Protection::XSSHeader, nosniff: true
 
-  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, ListView, PageSetView, StyleChanges
+  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView, StyleChanges
 
   register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 

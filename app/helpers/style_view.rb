@@ -102,27 +102,6 @@ module StyleView
     places.flat_map { |place| Norvel::Styles::Properties.shown_on(place) }.group_by(&:group)
   end
 
-  # Paragraphs that show a style, as they are in +whose+: [before, it, after, is it really in the style?]. Where none is, a
-  # paragraph of this document stands in as it would look.
-  def specimen(style, whose = document)
-    found = specimen_paragraphs(style).map { |paragraph| paragraph && whose.paragraph(paragraph.id) }
-    return [*found, true] if found[1]
-    stand_in = whose.paragraphs.find { |paragraph| paragraph.part == :body && paragraph.word_count >= 12 } || whose.paragraphs.find { |paragraph| !paragraph.blank? }
-    [nil, stand_in && worn(stand_in, style), nil, false]
-  end
-
-  # A paragraph in the style with its neighbours; [nil, nil, nil] when it is not in use.
-  def specimen_paragraphs(style)
-    worded = document.paragraphs.reject(&:blank?)
-    inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) { p.runs.any? { |run| run.style_id == style.id } }
-    at = worded.index { |p| inside[p] && p.word_count >= 12 } || worded.index(&inside)
-    if at
-      [at.zero? ? nil : worded[at - 1], worded[at], worded[at + 1]]
-    else
-      [nil, nil, nil]
-    end
-  end
-
   # The values that were typed into the form and differ from what the style shows; nil inherits again.
   def typed_values(style)
     inherit = Array(params[:inherit]).map(&:to_sym).select { |name| Norvel::Styles::Properties.key?(name) }
@@ -170,18 +149,6 @@ module StyleView
     end
   end
 
-  # The specimen's paragraphs as a ripple would have them.
-  def fresh_specimen
-    return [] unless @change && chosen_style && @ripple.after.sheet[chosen_style.id]
-    specimen(@ripple.after.sheet[chosen_style.id], @ripple.after).first(3).compact
-  end
-
-  # A paragraph's text in its look, words in a character style marked when that is the style shown.
-  def specimen_text(paragraph, whose, style)
-    return marker_html(paragraph, whose) + set_text(paragraph, whose) if style.paragraph?
-    paragraph.runs.map { |run| %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}#{" these-words" if run.style_id == style.id}">#{run_html(run.text)}</span>) }.join
-  end
-
   # The properties in which two styles differ for a reader: [[property, value of one, value of the other], …].
   def style_differences(one, other)
     places = one.paragraph? ? %i[paragraph run] : %i[run]
@@ -189,21 +156,5 @@ module StyleView
       was, now = style_look(one, place), style_look(other, place)
       was.differences(now, place).map { |property| [property, was[property.name], now[property.name]] }
     end
-  end
-
-  private
-
-  # The paragraph as the style alone sets it; of a character style, its second and third word.
-  def worn(paragraph, style)
-    bare = Norvel::Styles::PropertySet::EMPTY
-    run = ->(text, style_id = nil) { Norvel::Document::Run.new(text, style_id, bare, nil) }
-    return paragraph.with(style_id: style.id, direct: bare, runs: [run[paragraph.text]].freeze) if style.paragraph?
-    first, inside, rest = paragraph.text.match(/\A(\s*\S+\s+)(\S+\s+\S+)(.*)\z/m)&.captures || ["", paragraph.text, ""]
-    paragraph.with(direct: bare, runs: [run[first], run[inside, style.id], run[rest]].freeze)
-  end
-
-  # An empty paragraph in the default style.
-  def specimen_ground
-    @specimen_ground ||= Norvel::Document::Paragraph.new(0, :body, 1, nil, Norvel::Styles::PropertySet::EMPTY, Norvel::Styles::PropertySet::EMPTY, [].freeze, nil, nil, nil)
   end
 end

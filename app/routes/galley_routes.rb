@@ -126,6 +126,8 @@ module GalleyRoutes
         label, list = case kind
         when "finding" then (group = manuscript.check.groups.find { |g| g.key == key }) && [group.first.message, group.paragraphs]
         when "look" then (group = survey.looks.find { |g| g.key == key }) && ["Look #{group.letter}", group.paragraphs.map(&:id)]
+        when "style" then (style = document.sheet[key]) && ["In #{style.name}", wearers(style).map(&:id)]
+        when "setby" then (style = document.sheet[key]) && ["In #{style.name}, with values of their own", departing(wearers(style)).values.flatten.map(&:id).uniq]
         when "hand" then SurveyView::JOBS.key?(key.to_s.to_sym) ? [SurveyView::JOBS[key.to_sym], survey.by_hand[key.to_sym].map(&:id)] : nil
         when "miss" then (miss = survey.near_misses.misses.find { |m| miss_key(m) == key }) && ["#{miss.property.label} #{miss.property.spoken(miss.odd, unit)}", miss.paragraphs.map(&:id)]
         end

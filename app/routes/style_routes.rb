@@ -30,7 +30,7 @@ module StyleRoutes
 
     app.get("/manuscripts/:id/specimen.css") do
       content_type "text/css"
-      (chosen_style && chosen_style.type != "numbering") ? look_rules(specimen(chosen_style).first(3).compact) : ""
+      (chosen_style && chosen_style.type != "numbering") ? look_rules(specimen_looks(chosen_style)) : ""
     end
   end
 end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+# A style shown on the text of this document: paragraphs that are in it, and where in the document they stand.
+module SpecimenView
+  # What shows a style: the paragraph with its neighbours, as they are in +whose+, and what has to be said of it.
+  Specimen = Struct.new(:before, :it, :after, :note)
+
+  # Where no paragraph is as the style alone sets it, one stands in as it would look.
+  def specimen(style, whose = document)
+    before, it, after = specimen_paragraphs(style).map { |paragraph| paragraph && whose.paragraph(paragraph.id) }
+    return Specimen.new(before, it, after) if it
+    own = wearers(style).reject(&:blank?).first
+    stand_in = own || document.paragraphs.find { |paragraph| paragraph.part == :body && paragraph.word_count >= 12 } || document.paragraphs.find { |paragraph| !paragraph.blank? }
+    note = own ? "Every paragraph in #{style.name} sets values by hand: so one would look without them." : "Nothing is in #{style.name} yet: so your text would look in it."
+    Specimen.new(nil, stand_in && worn(whose.paragraph(stand_in.id), style), nil, note)
+  end
+
+  # All of it that needs a look.
+  def specimen_looks(style, whose = document)
+    specimen(style, whose).to_a.first(3).compact
+  end
+
+  # The specimen as a ripple would have it.
+  def fresh_specimen
+    return [] unless @change && chosen_style && (style = @ripple.after.sheet[chosen_style.id]) && style.type != "numbering"
+    specimen_looks(style, @ripple.after)
+  end
+
+  # A paragraph's text in its look, words in a character style marked when that is the style shown.
+  def specimen_text(paragraph, whose, style)
+    return marker_html(paragraph, whose) + set_text(paragraph, whose) if style.paragraph?
+    paragraph.runs.map { |run| %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}#{" these-words" if run.style_id == style.id}">#{run_html(run.text)}</span>) }.join
+  end
+
+  # Paragraphs that are in a style, or hold words in it; blank ones too.
+  def wearers(style)
+    inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) { p.runs.any? { |run| run.style_id == style.id } }
+    document.paragraphs.select(&inside)
+  end
+
+  # Those of them that set values by hand, by what they set: {"bold" => [paragraphs], …}, most first.
+  def departing(paragraphs)
+    found = paragraphs.reject(&:blank?).each_with_object(Hash.new { |all, said| all[said] = [] }) { |paragraph, all| departures(paragraph).each { |said| all[said] << paragraph } }
+    found.sort_by { |_, list| -list.size }.to_h
+  end
+
+  # Ticks along the document where these paragraphs stand, as one path; +width+ and +height+ in pixels.
+  def whereabouts(paragraphs, width, height)
+    bands = spine_bands.to_h { |band| [band.id, band] }
+    paragraphs.filter_map { |paragraph| bands[paragraph.id] }.map do |band|
+      wide = fine([band.height / Spine::HEIGHT * width, 1.2].max)
+      "M#{fine(band.top / Spine::HEIGHT * width)} 0h#{wide}v#{height}h-#{wide}z"
+    end.join
+  end
+
+  private
+
+  # A paragraph that is as the style sets it, a long one before a short one, with its neighbours; three times nil when there is none.
+  def specimen_paragraphs(style)
+    worded = document.paragraphs.reject(&:blank?)
+    inside = wearers(style).reject(&:blank?)
+    inside = inside.select { |paragraph| departures(paragraph).empty? } if style.paragraph?
+    it = inside.find { |paragraph| paragraph.word_count >= 12 } || inside.first or return [nil, nil, nil]
+    at = worded.index(it)
+    [at.zero? ? nil : worded[at - 1], it, worded[at + 1]]
+  end
+
+  # The paragraph as the style alone sets it; of a character style, its second and third word.
+  def worn(paragraph, style)
+    bare = Norvel::Styles::PropertySet::EMPTY
+    run = ->(text, style_id = nil) { Norvel::Document::Run.new(text, style_id, bare, nil) }
+    return paragraph.with(style_id: style.id, direct: bare, runs: [run[paragraph.text]].freeze) if style.paragraph?
+    first, inside, rest = paragraph.text.match(/\A(\s*\S+\s+)(\S+\s+\S+)(.*)\z/m)&.captures || ["", paragraph.text, ""]
+    paragraph.with(direct: bare, runs: [run[first], run[inside, style.id], run[rest]].freeze)
+  end
+
+  # An empty paragraph in the default style.
+  def specimen_ground
+    @specimen_ground ||= Norvel::Document::Paragraph.new(0, :body, 1, nil, Norvel::Styles::PropertySet::EMPTY, Norvel::Styles::PropertySet::EMPTY, [].freeze, nil, nil, nil)
+  end
+end
