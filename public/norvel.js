@@ -478,7 +478,9 @@
     watch();
     galley().addEventListener("scroll", () => requestAnimationFrame(bracket), { passive: true });
     at = Number(galley().dataset.at) || null;
-    if (row(at) && at !== order[0]) scrollTo(row(at), "start");
+    const stand = () => row(at) && at !== order[0] && scrollTo(row(at), "start");
+    stand();
+    document.fonts?.ready.then(() => requestAnimationFrame(stand)); // rows have their heights once their fonts are there
     if (new URLSearchParams(location.search).has("at")) select([at]);
     else show();
     bracket();

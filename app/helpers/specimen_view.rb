@@ -3,13 +3,13 @@
 # A style shown on the text of this document: paragraphs that are in it, and where in the document they stand.
 module SpecimenView
   # What shows a style: the paragraph with its neighbours, as they are in +whose+, and what has to be said of it.
-  Specimen = Struct.new(:before, :it, :after, :note)
+  Specimen = Struct.new(:before, :text, :after, :note)
 
   # Where no paragraph is as the style alone sets it, one stands in as it would look.
   def specimen(style, whose = document)
-    before, it, after = specimen_paragraphs(style).map { |paragraph| paragraph && whose.paragraph(paragraph.id) }
-    return Specimen.new(before, it, after) if it
-    own = wearers(style).reject(&:blank?).first
+    before, text, after = specimen_paragraphs(style).map { |paragraph| paragraph && whose.paragraph(paragraph.id) }
+    return Specimen.new(before, text, after) if text
+    own = wearers(style).reject(&:blank?).then { |list| list.find { |paragraph| paragraph.word_count >= 12 } || list.first }
     stand_in = own || document.paragraphs.find { |paragraph| paragraph.part == :body && paragraph.word_count >= 12 } || document.paragraphs.find { |paragraph| !paragraph.blank? }
     note = own ? "Every paragraph in #{style.name} sets values by hand: so one would look without them." : "Nothing is in #{style.name} yet: so your text would look in it."
     Specimen.new(nil, stand_in && worn(whose.paragraph(stand_in.id), style), nil, note)
@@ -60,9 +60,9 @@ module SpecimenView
     worded = document.paragraphs.reject(&:blank?)
     inside = wearers(style).reject(&:blank?)
     inside = inside.select { |paragraph| departures(paragraph).empty? } if style.paragraph?
-    it = inside.find { |paragraph| paragraph.word_count >= 12 } || inside.first or return [nil, nil, nil]
-    at = worded.index(it)
-    [at.zero? ? nil : worded[at - 1], it, worded[at + 1]]
+    text = inside.find { |paragraph| paragraph.word_count >= 12 } || inside.first or return [nil, nil, nil]
+    at = worded.index { |paragraph| paragraph.equal?(text) }
+    [at.zero? ? nil : worded[at - 1], text, worded[at + 1]]
   end
 
   # The paragraph as the style alone sets it; of a character style, its second and third word.

@@ -55,18 +55,19 @@ class Manuscript < ActiveRecord::Base
     end
   end
 
-  # Takes the last change back. Returns the entry that was taken back, nil when there is none.
-  def take_back(version:)
+  # Takes the last change back, or every change back to that entry with it, in order. Returns the entries, the last first.
+  def take_back(version:, to: nil)
     Desk.alone(self) do
       raise Stale if version.to_i != lock_version
-      entry = ledger_entries.last or return
-      before = Norvel::Snapshot.take_back(entry.way_back, document, first_document)
+      entries = to ? ledger_entries.where(id: to.id..).reverse_order.to_a : ledger_entries.last(1)
+      return [] if entries.empty?
+      before = entries.inject(document) { |now, entry| Norvel::Snapshot.take_back(entry.way_back, now, first_document) }
       transaction do
-        entry.destroy!
+        entries.each(&:destroy!)
         keep(before)
       end
       Desk.put(self, before)
-      entry
+      entries
     end
   end
 

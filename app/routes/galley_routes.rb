@@ -80,9 +80,10 @@ module GalleyRoutes
 
     app.post("/manuscripts/:id/take_back") do
       before = document
-      entry = manuscript.take_back(version: params[:version]) or raise Norvel::Refused, "There is nothing to take back: the document is as it came."
+      entries = manuscript.take_back(version: params[:version], to: params[:entry] && manuscript.ledger_entries.find(params[:entry]))
+      raise Norvel::Refused, "There is nothing to take back: the document is as it came." if entries.empty?
       @document = nil
-      answer(before, "Taken back: #{entry.title}", [])
+      answer(before, (entries.size == 1) ? "Taken back: #{entries.first.title}" : "Taken back: the last #{entries.size} changes", [])
     end
 
     app.get("/manuscripts/:id/ledger") do

@@ -82,7 +82,7 @@ RSpec.describe "the web application", :web do
     expect(again.document.paragraphs).to eq manuscript.document.paragraphs
     3.times { |n| again.take_back(version: 3 + n) && Desk.instance_variable_get(:@live).clear }
     expect(Manuscript.find(manuscript.id).document.paragraphs).to eq first.paragraphs
-    expect(again.take_back(version: 6)).to be_nil
+    expect(again.take_back(version: 6)).to be_empty
   end
 
   it "sends only the blocks that are near" do

@@ -124,6 +124,21 @@ RSpec.describe "stations as plain pages" do
     expect_done "Place Margin Note before Body Text"
   end
 
+  it "takes several changes back in order, from the ledger" do
+    first = nil
+    {"Heading2" => "Normal", "Heading1" => "BodyText", "Heading3" => "Normal"}.each do |style, base|
+      form "styles/base", style:, base: base
+      first ||= LedgerEntry.last
+    end
+    get "#{at}/ledger"
+    expect(last_response.body).to include("Take these 3 back", "no paragraph of itself")
+    form "take_back", entry: first.id, back: "#{at}/ledger"
+    expect_done "Taken back: the last 3 changes"
+    expect([document.sheet.styles, LedgerEntry.count]).to eq [manuscript.first_document.sheet.styles, 0]
+    form "take_back"
+    expect_refused "nothing to take back"
+  end
+
   it "names page set-ups and changes them" do
     form "styles/make", kind: "page", name: "Body matter", section: "1"
     expect_done "Make the page style Body matter"
