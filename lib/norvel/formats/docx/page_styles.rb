@@ -6,6 +6,8 @@ module Norvel
       # Named page set-ups, kept as document variables since WordprocessingML has no name for a section's set-up
       # (ISO/IEC 29500-1 17.15.1.32): pageStyle1 = "Front matter; width=595.3; …", in points.
       module PageStyles
+        FOLLOWING = %w[rsids attachedSchema themeFontLang clrSchemeMapping doNotIncludeSubdocsInStats doNotAutoCompressPictures forceUpgrade captions readModeInkLockDown
+          smartTagType schemaLibrary shapeDefaults doNotEmbedSmartTags decimalSymbol listSeparator].freeze
         PREFIX = "pageStyle"
         EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:settings xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
 
@@ -17,9 +19,15 @@ module Norvel
 
         def write(part, styles)
           variables(part).each(&:remove)
-          holder = part.place(part.root, "docVars")
+          holder = part.child(part.root, "docVars") || insert(part, part.create("docVars"))
           styles.each.with_index(1) { |style, number| holder.add_child(part.create("docVar", "name" => "#{PREFIX}#{number}", "val" => text(style))) }
           holder.remove if holder.element_children.empty?
+        end
+
+        # Into the sequence of CT_Settings: before what stands after document variables there.
+        def insert(part, holder)
+          following = part.root.element_children.find { |element| !part.ours?(element) || FOLLOWING.include?(element.name) }
+          following ? following.add_previous_sibling(holder) : part.root.add_child(holder)
         end
 
         def variables(part)
