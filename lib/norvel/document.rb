@@ -16,19 +16,21 @@ module Norvel
     # A part beside the text. kind: "header", "footer", "footnote", "endnote", "comment"; section: the first that shows it, or nil.
     Story = Struct.new(:kind, :section, :paragraphs)
 
-    def initialize(cascade: nil, **fields)
+    # known: the cascade of the state it was made from, where styles or lists are others now
+    def initialize(cascade: nil, known: nil, **fields)
       FIELDS.each { |field| instance_variable_set(:"@#{field}", fields.fetch(field)) }
       @cascade = cascade
+      @known = known
     end
 
     def with(**changes)
       fields = FIELDS.to_h { |field| [field, changes.fetch(field) { public_send(field) }] }
       same_styles = fields[:sheet].equal?(sheet) && fields[:numbering].equal?(numbering)
-      self.class.new(cascade: (@cascade if same_styles), **fields)
+      self.class.new(cascade: (@cascade if same_styles), known: @cascade || @known, **fields)
     end
 
     def cascade
-      @cascade ||= Styles::Cascade.new(sheet, numbering)
+      @cascade ||= Styles::Cascade.new(sheet, numbering, known: @known).tap { @known = nil }
     end
 
     # The paragraph with this id; raises Refused, since another window may have removed it.

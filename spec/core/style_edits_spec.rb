@@ -49,6 +49,32 @@ RSpec.describe "edits of styles" do
     expect(reread(linked).sheet["Body"].next_id).to eq "Inset"
   end
 
+  # A look is worked out again only where a change of styles can reach it.
+  it "keeps the looks that a change can't reach" do
+    looks = ->(d) { d.paragraphs.map { |paragraph| [d.look(paragraph), d.letter_look(paragraph)] } }
+    was = looks[document]
+    now = looks[Norvel::Edits::ChangeStyle.new("Body", {size: 20.0}).apply(document).after]
+    kept = was.zip(now).map { |(look, letters), (new_look, new_letters)| [look.equal?(new_look), letters.equal?(new_letters)] }
+    expect(kept).to eq [[true, true], *[[true, false]] * 3, [true, false], [true, true]]
+    after = Norvel::Edits::ChangeStyle.new("Inset", {size: 20.0}).apply(document).after
+    counted = 0
+    allow_any_instance_of(Norvel::Styles::Cascade).to receive(:settle_run).and_wrap_original { |original, seen| (counted += 1) && original.call(seen) }
+    looks[after]
+    expect(counted).to eq 1
+  end
+
+  it "looks as a document read anew does, whatever was kept (property)" do
+    ids = %w[Body Inset Other Heading1 Normal]
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 1, max: 5)).with_config(n_runs: 40) do |numbers|
+      changed = numbers.inject(document) do |now, n|
+        now.paragraphs.each { |paragraph| now.letter_look(paragraph) && now.look(paragraph) }
+        Norvel::Edits::ChangeStyle.new(ids[n % 5], [{size: (n % 20) + 6.0}, {bold: n.even?}, {indent_left: (n % 50).to_f}, {align: nil}][n % 4]).change(now)
+      end
+      fresh = Norvel::Document.new(**Norvel::Document::FIELDS.to_h { |field| [field, changed.public_send(field)] })
+      raise "not the same looks" unless changed.paragraphs.all? { |paragraph| changed.look(paragraph) == fresh.look(paragraph) && changed.letter_look(paragraph) == fresh.letter_look(paragraph) }
+    end
+  end
+
   it "inherits again" do
     after = Norvel::Edits::ChangeStyle.new("Body", {first_line: nil}).apply(document).after
     expect([look(after, 1)[:first_line], reread(after).sheet["Body"].paragraph.empty?]).to eq [0.0, true]

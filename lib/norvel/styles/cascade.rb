@@ -20,12 +20,14 @@ module Norvel
 
       attr_reader :sheet, :numbering
 
-      def initialize(sheet, numbering)
+      # +known+: the cascade of an earlier state; looks that no change of styles between the two can reach are taken from it.
+      def initialize(sheet, numbering, known: nil)
         @sheet = sheet
         @numbering = numbering
         @paragraph_looks = Hash.new { |known, style| known[style] = Hash.new { |by_table, table| by_table[table] = {} } }
         @run_looks = Hash.new { |known, style| known[style] = Hash.new { |by_table, table| by_table[table] = Hash.new { |by_character, id| by_character[id] = {} } } }
         @interned = {}
+        take(known) if known && known.numbering.equal?(numbering) && known.sheet.paragraph_defaults == sheet.paragraph_defaults && known.sheet.run_defaults == sheet.run_defaults
       end
 
       # The look of a paragraph. +table+ is the Document::Cell it stands in, or nil.
@@ -94,7 +96,23 @@ module Norvel
         [Layer.new(:defaults, nil, @sheet.run_defaults), *table_layers(table, 1), *styles, *characters, Layer.new(:direct, nil, direct)]
       end
 
+      protected
+
+      attr_reader :paragraph_looks, :run_looks, :interned
+
       private
+
+      # Other threads may be adding to the earlier cascade: copies are taken in one step each.
+      def take(known)
+        @interned = known.interned.dup
+        same = Hash.new { |found, (id, type)| found[[id, type]] = known.sheet.chain(known.sheet.resolve(id, type)) == sheet.chain(sheet.resolve(id, type)) }
+        kept = ->(looks) { looks.to_a.select { |table, _| table.nil? || same[[table.style_id, "table"]] } }
+        known.paragraph_looks.to_a.each { |id, by_table| kept[by_table].each { |table, looks| @paragraph_looks[id][table] = looks.dup } if same[[id, "paragraph"]] }
+        known.run_looks.to_a.each do |id, by_table|
+          next unless same[[id, "paragraph"]]
+          kept[by_table].each { |table, by_style| by_style.to_a.each { |style, looks| @run_looks[id][table][style] = looks.dup if style.nil? || same[[style, "character"]] } }
+        end
+      end
 
       def intern(values)
         @interned[values] ||= Look.new(values)
