@@ -392,7 +392,7 @@
     event.preventDefault();
     event.stopImmediatePropagation();
   });
-  // A style is based on another by dragging it there; by keyboard the field does it.
+  // A style is based on another by dragging it there, which shows what that would move; by keyboard the field does it.
   let lifted = null;
   document.addEventListener("pointerdown", (event) => {
     const leaf = event.target.closest?.(".leaf");
@@ -415,15 +415,8 @@
     document.addEventListener("click", (click) => { click.preventDefault(); click.stopPropagation(); }, { capture: true, once: true });
     const onto = document.elementFromPoint(event.clientX, event.clientY)?.closest(".leaf");
     if (!onto || onto === was.leaf) return;
-    const form = document.createElement("form");
-    form.method = "post";
-    form.action = was.leaf.closest("svg").dataset.base;
-    const token = $(".bench input[name=authenticity_token]").value;
-    for (const [name, value] of Object.entries({ authenticity_token: token, version: document.body.dataset.version, style: was.leaf.dataset.style, base: onto.dataset.style })) {
-      form.append(Object.assign(document.createElement("input"), { type: "hidden", name, value }));
-    }
-    document.body.append(form);
-    form.submit();
+    const query = new URLSearchParams({ style: was.leaf.dataset.style, try: "base", base: onto.dataset.style });
+    location.href = `${path("styles")}?${query}`;
   });
   // The lineage is walked by arrows.
   document.addEventListener("keydown", (event) => {

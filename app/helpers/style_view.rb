@@ -116,9 +116,9 @@ module StyleView
   end
 
   # Contrast of colour on ground (WCAG 2.2, 1.4.3).
-  def contrast_words(style)
-    letters = style_look(style, :run)
-    ground = style.paragraph? ? style_look(style, :paragraph)[:shading] : "auto"
+  def contrast_words(style, whose = document)
+    letters = style_look(style, :run, whose)
+    ground = style.paragraph? ? style_look(style, :paragraph, whose)[:shading] : "auto"
     fore = (letters[:color] == "auto") ? "#000000" : letters[:color]
     ratio = Norvel::Colour.contrast(fore, (ground == "auto") ? "#ffffff" : ground)
     large = letters[:size] >= 18 || (letters[:size] >= 14 && letters[:bold])
@@ -147,6 +147,14 @@ module StyleView
     else
       path_to("styles", **{style: chosen_style&.id, level: params[:level]}.compact)
     end
+  end
+
+  # What the ripple does to the contrast of the style shown: [before, after], nil when it stays.
+  def contrast_change
+    style = chosen_style && @ripple.after.sheet[chosen_style.id]
+    return if style.nil? || style.type == "numbering"
+    said = [contrast_words(chosen_style), contrast_words(style, @ripple.after)]
+    said if said.uniq.size == 2
   end
 
   # The properties in which two styles differ for a reader: [[property, value of one, value of the other], …].

@@ -3,14 +3,19 @@
 # Styles: defined once, with what a change will move shown before it moves.
 module StyleRoutes
   def self.registered(app)
-    app.get("/manuscripts/:id/styles") { station :styles }
+    # With try, a change is shown as if its form had been sent: a style that was dragged onto another comes so.
+    app.get("/manuscripts/:id/styles") do
+      begin
+        ripple_of(params[:try]) if params[:try]
+      rescue Norvel::Refused => refusal
+        @refused = refusal.message
+      end
+      station :styles
+    end
 
     # What a change would move. For a plain form the same, as a page.
     app.post("/manuscripts/:id/styles/:change/ripple") do
-      @change = params[:change]
-      @edit = style_change(@change)
-      @ripple = @edit && Norvel::Ripple.new(@edit, document, manuscript.check)
-      @typed = (@change == "values") ? typed_values(chosen_style) : {}
+      ripple_of(params[:change])
       next station(:styles) unless request.env["HTTP_HX_REQUEST"]
       partial(:ripple) + partial(:specimen_fresh) + %(<div id="said" hx-swap-oob="true" aria-live="polite"></div>)
     end
@@ -27,6 +32,15 @@ module StyleRoutes
 
     # The style of a paragraph takes over its look, from the galley.
     app.post("/manuscripts/:id/edits/adopt") { perform Norvel::Edits::AdoptLook.new(one_id) }
+
+    app.helpers do
+      def ripple_of(change)
+        @change = change
+        @edit = style_change(change)
+        @ripple = @edit && Norvel::Ripple.new(@edit, document, manuscript.check)
+        @typed = (change == "values") ? typed_values(chosen_style) : {}
+      end
+    end
 
     app.get("/manuscripts/:id/specimen.css") do
       content_type "text/css"

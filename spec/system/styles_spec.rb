@@ -51,6 +51,9 @@ RSpec.describe "styles", type: :feature do
     visit "#{at}/styles?style=Heading1"
     heading, body = %w[Heading3 BodyText].map { |id| find(".leaf[data-style='#{id}']") }
     page.driver.browser.action.move_to(heading.native).pointer_down(:left).move_by(0, -20).move_to(body.native).pointer_up(:left).perform
+    expect(page).to have_css(".ripple", text: "Base Heading 3 on Body Text, not kept yet")
+    expect(page).to have_select("a-base", selected: "Body Text")
+    click_button "Keep"
     expect(page).to have_css("#said", text: "Base Heading 3 on Body Text")
     expect(styles["Heading3"].based_on).to eq "BodyText"
     find(".leaf[data-style='BodyText']").send_keys(:arrow_down)
@@ -197,6 +200,8 @@ RSpec.describe "styles", type: :feature do
     expect(page).to have_css(".ripple", text: "tab stops right")
     click_button "Keep"
     expect(page).to have_field("v-tabs", with: "right 15 cm with dots")
+    fill_in "v-color", with: "#999999"
+    expect(page).to have_css(".ripple", text: /Colour on ground: 21.0 : 1 .* before, 2.8 : 1 on white, too little after/)
     fill_in "v-borders", with: "under it"
     expect(page).to have_css("#said [role=alert]", text: "not a side")
   end

@@ -186,6 +186,13 @@ RSpec.describe "stations as plain pages" do
     expect(last_response.body).to include(%(form="f-level"))
   end
 
+  it "shows what a dragged style would move, and says why a circle can't be" do
+    get "#{at}/styles", style: "Heading3", try: "base", base: "BodyText"
+    expect(last_response.body).to include("Base Heading 3 on Body Text, not kept yet")
+    get "#{at}/styles", style: "Heading1", try: "base", base: "Heading2"
+    expect(last_response.body).to match(/role="alert"><p>[^<]*that would be a circle/)
+  end
+
   it "shows the ripple as a page of its own too" do
     form "styles/values/ripple", style: "Normal", values: {space_after: "20 pt"}
     expect(last_response.status).to eq 200
