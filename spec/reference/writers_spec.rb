@@ -62,6 +62,29 @@ RSpec.describe "reading files by other writers" do
   end
 end
 
+RSpec.describe "files by others under edits of styles, lists and pages" do
+  def edits
+    name = ->(document, text) { document.sheet.named(text).id }
+    [
+      ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Template.find("ravelmouth-thesis"), page: true, numbering: true) }, ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
+      ->(d) { Norvel::Edits::PutInList.new(d.paragraphs.first(3).map(&:id), d.sheet["Steps"].paragraph[:list_id]) }, ->(d) { Norvel::Edits::StartList.new(d.paragraphs.first(2).last.id, again: true) },
+      ->(_) { Norvel::Edits::NumberHeadings.new("chapter", hanging: true) }, ->(_) { Norvel::Edits::DefinePageStyle.new("Body matter", 1) }, ->(_) { Norvel::Edits::ChangePageStyle.new("Body matter", {margin_left: 100.0, columns: 2}) },
+      ->(d) { Norvel::Edits::ChangeStyle.new(name[d, "Heading 1"], {tabs: Norvel::Styles::Types::TabStops.new.typed("right 10 cm with dots"), borders: Norvel::Styles::Types::Borders.new.typed("box 1 pt"), font: "Carlito"}) }
+    ]
+  end
+
+  Dir[File.join(__dir__, "files", "*.docx")].sort.each do |path|
+    it "keeps the words and the looks of #{File.basename(path)} through a file" do
+      document = Norvel::Formats.read_file(path)
+      made = document.paragraphs.any? ? edits : edits.reject.with_index { |_, index| [2, 3].include?(index) }
+      changed = made.inject(document) { |now, edit| edit.call(now).apply(now).after }
+      again = reread(changed)
+      worn = ->(d) { d.paragraphs.map { |paragraph| [d.style_name(paragraph), d.look(paragraph), d.letter_look(paragraph), d.markers[paragraph.id]] } }
+      expect([worn[again] == worn[changed], again.page_styles, again.seal.words]).to eq [true, changed.page_styles, document.seal.words]
+    end
+  end
+end
+
 RSpec.describe "python-docx reading what we write" do
   # Source: python3-docx of Debian 12, through its own walk of styles.
   it "finds the same styles, parents and values" do

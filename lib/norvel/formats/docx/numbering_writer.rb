@@ -55,9 +55,14 @@ module Norvel
           value(node, "isLgl", was.legal ? "1" : nil, now.legal ? "1" : nil)
           value(node, "suff", was.suffix, now.suffix)
           value(node, "lvlText", was.text, now.text)
-          value(node, "lvlJc", was.align, now.align)
+          value(node, "lvlJc", side(was.align), side(now.align))
           Formatting.write(node, "pPr", :paragraph, was.paragraph, now.paragraph, @part)
           Formatting.write(node, "rPr", :run, was.run, now.run, @part)
+        end
+
+        # The strict class knows the ends of a line, not its sides.
+        def side(align)
+          @part.strict? ? {"left" => "start", "right" => "end"}.fetch(align, align) : align
         end
 
         def value(node, name, was, now)
