@@ -134,4 +134,15 @@ RSpec.describe "survey and galley", type: :feature do
     find("#change-words summary").click
     expect(page).to be_axe_clean
   end
+
+  # Reading and checking work on a telephone: nothing is wider than 390 pixels.
+  it "fits a narrow screen at every station" do
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+    %w[survey survey?view=outline survey?view=aloud roles styles styles?section=1 templates?template=ship:short-notice galley?at=5 findings handover ledger beside].each do |station|
+      visit "/manuscripts/#{manuscript.id}/#{station}"
+      expect([station, page.evaluate_script("document.documentElement.scrollWidth")]).to eq [station, 390]
+    end
+  ensure
+    page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+  end
 end

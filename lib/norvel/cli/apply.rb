@@ -23,7 +23,9 @@ module Norvel
         change = edit.apply(document)
         write(change.after, output)
         @out.puts "#{match.pairs.size} styles matched, #{match.added.size} added; #{change.after.word_count} words, unchanged"
-        @out.puts "without a partner in the template: #{match.unmatched.map(&:name).join(", ")}" if match.unmatched.any?
+        match.roles.each { |id, (style, role)| @out.puts "#{document.sheet[id].name} became #{style.name}, as its text reads as #{role.tr("_", " ")}" }
+        left = match.unmatched.reject { |style| match.roles.key?(style.id) }
+        @out.puts "without a partner in the template: #{left.map(&:name).join(", ")}" if left.any?
         0
       end
     end
