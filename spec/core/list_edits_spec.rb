@@ -153,7 +153,7 @@ RSpec.describe "edits of lists" do
       ->(n) { Norvel::Edits::PutInList.new([(n % 5) + 1], list_id, level: n % 4) }, ->(n) { Norvel::Edits::PutInList.new([(n % 5) + 1], 0) }, ->(n) { Norvel::Edits::StartList.new((n % 5) + 1, again: n.even?) },
       ->(n) { Norvel::Edits::ChangeListLevel.new(definition_id, n % 3, {start: n % 9, suffix: "space"}) }, ->(n) { Norvel::Edits::ListOfStyle.new("Item", [list_id, 0, nil][n % 3], level: n % 3) }, ->(n) { Norvel::Edits::DefineListStyle.new("New #{n}", "bullets") }
     ]
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 2, max: 8)).with_config(n_runs: 40) do |numbers|
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..10_000), min: 2, max: 8)).with_config(n_runs: 40) do |numbers|
       now = start
       changes = numbers.filter_map do |n|
         change = makers[n % makers.size].call(n / makers.size).apply(now)
