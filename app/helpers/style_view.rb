@@ -31,7 +31,7 @@ module StyleView
 
   def leaf_count(leaf)
     return leaf.thing.sections.size unless leaf.style?
-    {"paragraph" => document.uses, "character" => words_uses, "numbering" => list_uses}.fetch(leaf.thing.type)[leaf.thing.id]
+    {"paragraph" => paragraph_uses, "character" => words_uses, "numbering" => list_uses}.fetch(leaf.thing.type)[leaf.thing.id]
   end
 
   # What it changes of what it is based on, in few words.
@@ -47,7 +47,7 @@ module StyleView
   # In use by content, by a style in use, or chosen right now.
   def used?(style)
     @used ||= begin
-      ids = document.uses.select { |_, count| count.positive? }.keys + words_uses.keys
+      ids = document.styles_used.keys
       twins = ids.filter_map { |id| document.sheet.twin(document.sheet[id])&.id }
       (ids + twins + [chosen_style&.id]).compact.flat_map { |id| (found = document.sheet[id]) ? document.sheet.chain(found).map(&:id) : [] }.to_h { |id| [id, true] }
     end
@@ -58,9 +58,14 @@ module StyleView
     document.sheet.styles.values.reject { |style| used?(style) || style.default || %w[table numbering].include?(style.type) || style.equal?(chosen_style) }
   end
 
+  # Paragraphs in each style, those of notes, headers and footers too, by style id.
+  def paragraph_uses
+    @paragraph_uses ||= document.everything.filter_map { |paragraph| document.style_of(paragraph)&.id }.tally.tap { |counts| counts.default = 0 }
+  end
+
   # Runs in each character style, by style id.
   def words_uses
-    @words_uses ||= document.paragraphs.flat_map { |paragraph| paragraph.runs.map(&:style_id) }.compact.tally.tap { |counts| counts.default = 0 }
+    @words_uses ||= document.everything.flat_map { |paragraph| paragraph.runs.map(&:style_id) }.compact.tally.tap { |counts| counts.default = 0 }
   end
 
   # Spaces are said in points, whatever the person's unit.

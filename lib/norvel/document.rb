@@ -74,7 +74,29 @@ module Norvel
       style_of(paragraph)&.name || "(no style)"
     end
 
-    # Paragraphs in each style, by style id.
+    # The paragraphs of the text and of every part beside it.
+    def everything
+      @everything ||= paragraphs + stories.flat_map(&:paragraphs)
+    end
+
+    # The document with others in their places, as many of each.
+    def with_everything(changed)
+      left = changed.dup
+      with(paragraphs: same_or(paragraphs, left.shift(paragraphs.size)), stories: same_or(stories, stories.map do |story|
+        now = same_or(story.paragraphs, left.shift(story.paragraphs.size))
+        now.equal?(story.paragraphs) ? story : Story.new(story.kind, story.section, now)
+      end))
+    end
+
+    # Ids of all styles that a paragraph or words anywhere are in: {"BodyText" => true}.
+    def styles_used
+      @styles_used ||= everything.each_with_object({}) do |paragraph, used|
+        (style = style_of(paragraph)) && used[style.id] = true
+        paragraph.runs.each { |run| used[run.style_id] = true if run.style_id }
+      end
+    end
+
+    # Paragraphs of the text in each style, by style id.
     def uses
       @uses ||= paragraphs.each_with_object(Hash.new(0)) { |paragraph, uses| (style = style_of(paragraph)) && uses[style.id] += 1 }
     end
@@ -120,6 +142,11 @@ module Norvel
     end
 
     private
+
+    # The list that was where every member is the same, else the other, frozen.
+    def same_or(was, now)
+      (now.zip(was).all? { |new, old| new.equal?(old) }) ? was : now.freeze
+    end
 
     def most_of(paragraph)
       ways = paragraph.ways.values

@@ -5,7 +5,7 @@ module Norvel
   # included. +words+ takes every white space as one space, +exact+ takes it as it is.
   Seal = Struct.new(:words, :exact, :count) do
     def self.of(document)
-      everything = document.paragraphs + document.stories.flat_map(&:paragraphs)
+      everything = document.everything
       sealed = everything.map(&:sealed_text).reject(&:empty?).join(" ")
       new(Digest::SHA256.hexdigest(sealed), Digest::SHA256.hexdigest(everything.map(&:text).join("\u2029")), document.word_count)
     end

@@ -61,20 +61,22 @@ module Norvel
         @numbers = {}
       end
 
-      def paragraph(paragraph)
-        return paragraph.source if paragraph.source && paragraph.equal?(@original.paragraphs[paragraph.source])
+      # +came+: the paragraphs of the file among which it may stand unchanged
+      def paragraph(paragraph, came = @original.paragraphs)
+        return paragraph.source if paragraph.source && paragraph.equal?(came[paragraph.source])
         [paragraph.id, paragraph.part, paragraph.section, paragraph.style_id, set(paragraph.direct), set(paragraph.mark),
           paragraph.runs.map { |run| [run.text, run.style_id, set(run.direct), run.source] }, paragraph.table&.to_a, paragraph.source, paragraph.holds]
       end
 
       def others(document)
-        %i[sheet sections page_styles info numbering].reject { |field| document.public_send(field).equal?(@original.public_send(field)) }.to_h { |field| [field, other(field, document.public_send(field))] }
+        %i[sheet sections page_styles stories info numbering].reject { |field| document.public_send(field).equal?(@original.public_send(field)) }.to_h { |field| [field, other(field, document.public_send(field))] }
       end
 
       def other(field, value)
         case field
         when :sheet then {styles: value.styles.values.map { |style| style(style) }, paragraph: set(value.paragraph_defaults), run: set(value.run_defaults)}
         when :sections, :page_styles then value.map(&:to_h)
+        when :stories then value.zip(@original.stories).map { |story, came| story.paragraphs.map { |p| paragraph(p, came.paragraphs) } }
         when :numbering then {definitions: value.definitions.map { |id, definition| [id, levels(definition.levels), definition.style_id] }, lists: value.lists.map { |id, list| [id, list.definition_id, list.starts.to_a, levels(list.overrides)] }}
         else value
         end
@@ -103,8 +105,8 @@ module Norvel
         @cells = {}
       end
 
-      def paragraph(data)
-        return @original.paragraphs.fetch(data) if data.is_a?(Integer)
+      def paragraph(data, came = @original.paragraphs)
+        return came.fetch(data) if data.is_a?(Integer)
         id, part, section, style_id, direct, mark, runs, table, source, holds = data
         runs = runs.map { |text, character, set, run_source| Document::Run.new(text, character, @sets[set], run_source) }
         Document::Paragraph.new(id, part.to_sym, section, style_id, @sets[direct], @sets[mark], runs.freeze, cell(table), source, holds&.to_sym)
@@ -120,6 +122,7 @@ module Norvel
         case field
         when :sheet then Styles::StyleSheet.new(styles: value[:styles].to_h { |style| [style[:id], style(style)] }, paragraph_defaults: @sets[value[:paragraph]], run_defaults: @sets[value[:run]])
         when :sections then value.map { |section| Document::Section.new(**section) }.freeze
+        when :stories then @original.stories.zip(value).map { |came, paragraphs| Document::Story.new(came.kind, came.section, paragraphs.map { |p| paragraph(p, came.paragraphs) }.freeze) }.freeze
         when :page_styles then value.map { |style| Document::PageStyle.new(**style) }.freeze
         when :numbering then numbering(value)
         else value.freeze

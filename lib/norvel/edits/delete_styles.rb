@@ -57,8 +57,10 @@ module Norvel
       end
 
       def restored(before, after, style)
-        users = before.paragraphs.select { |paragraph| paragraph.style_id == style.id || paragraph.runs.any? { |run| run.style_id == style.id } }
-        after.replace(users.map { |was| Looks.keep(was, before, after.paragraph(was.id), after) })
+        after.with_everything(before.everything.zip(after.everything).map do |was, now|
+          uses = was.style_id == style.id || was.runs.any? { |run| run.style_id == style.id }
+          uses ? Looks.keep(was, before, now, after) : now
+        end)
       end
     end
   end

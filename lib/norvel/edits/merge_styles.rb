@@ -16,9 +16,8 @@ module Norvel
         raise Refused, "#{style.name} is a #{style.type} style and #{into.name} a #{into.type} style: they can't be one." unless style.type == into.type
         raise Refused, "#{style.name} is the style of all text that is in no other: merge #{into.name} into it instead." if style.default
         document = with_sheet(document, flattened(document, style, into)) if document.sheet.chain(into).include?(style)
-        users = document.paragraphs.select { |paragraph| paragraph.style_id == style.id }.map(&:id)
         merged = DeleteStyles.new([@id], to: @into).change(document)
-        merged.replace(users.map { |id| spared(merged.paragraph(id), merged) })
+        merged.with_everything(document.everything.zip(merged.everything).map { |was, now| (was.style_id == style.id) ? spared(now, merged) : now })
       end
 
       def title(document)

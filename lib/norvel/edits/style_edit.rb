@@ -25,14 +25,13 @@ module Norvel
         document.with(sheet: document.sheet.with(styles:))
       end
 
-      # Content that is in a style is put in another; nil takes a character style off.
+      # Content that is in a style is put in another, in notes and headers too; nil takes a character style off.
       def repoint(document, from, to)
-        paragraphs = document.paragraphs.map do |paragraph|
+        document.with_everything(document.everything.map do |paragraph|
           paragraph = paragraph.with(style_id: to) if paragraph.style_id == from
           next paragraph unless paragraph.runs.any? { |run| run.style_id == from }
           paragraph.with(runs: paragraph.runs.map { |run| (run.style_id == from) ? run.with(style_id: to) : run }.freeze)
-        end
-        document.with(paragraphs: paragraphs.freeze)
+        end)
       end
 
       # Every link from style to style that named one names another.

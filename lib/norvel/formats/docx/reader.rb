@@ -7,7 +7,8 @@ module Norvel
       class Reader
         NOTES = {"footnotes" => "footnote", "endnotes" => "endnote", "comments" => "comment"}.freeze
 
-        attr_reader :package, :text, :style_nodes
+        # story_texts: the part of each story and the TextReader that read it, for a writer
+        attr_reader :package, :text, :style_nodes, :story_texts
 
         # +keep_nodes+: remember elements, for a writer.
         def initialize(container, name:, keep_nodes: false)
@@ -16,6 +17,7 @@ module Norvel
           @keep_nodes = keep_nodes
           @formatting = Formatting.new
           @style_nodes = []
+          @story_texts = []
         end
 
         def document
@@ -93,7 +95,9 @@ module Norvel
         end
 
         def story(kind, section, part, node)
-          Document::Story.new(kind, section, TextReader.new(part, @formatting, sheet).read(node).paragraphs.freeze)
+          reader = TextReader.new(part, @formatting, sheet, keep_nodes: @keep_nodes).read(node)
+          @story_texts << [part, reader]
+          Document::Story.new(kind, section, reader.paragraphs.freeze)
         end
       end
     end

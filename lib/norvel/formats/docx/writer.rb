@@ -16,6 +16,8 @@ module Norvel
 
         def bytes
           text
+          stories
+          field_names
           numbering
           styles
           fonts
@@ -36,6 +38,20 @@ module Norvel
             touched = true
           end
           @changed[main.path] = main.bytes if touched
+        end
+
+        # Notes, headers and footers; several notes share a part.
+        def stories
+          return if @document.stories.equal?(@original.stories)
+          touched = @document.stories.zip(@original.stories, @reader.story_texts).filter_map { |now, was, (part, reader)| part if now != was && TextWriter.new(part, reader.nodes, was).write(now) }
+          touched.uniq.each { |part| @changed[part.path] = part.bytes }
+        end
+
+        # Every part that may hold fields is told of renamed styles.
+        def field_names
+          names = @document.sheet.styles.values.filter_map { |style| (was = @original.sheet[style.id]) && was.name != style.name && [was.name, style.name] }.to_h
+          return if names.empty?
+          [@package.main, *@reader.story_texts.map(&:first)].uniq.each { |part| @changed[part.path] = part.bytes if FieldNames.rename(part, names) }
         end
 
         def numbering
