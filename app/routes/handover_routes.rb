@@ -4,6 +4,9 @@
 module HandoverRoutes
   TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
 
+  # Raster images by their first bytes.
+  IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif", "BM".b => "image/bmp"}.freeze
+
   def self.registered(app)
     app.get("/manuscripts/:id/handover") { station :handover }
 
@@ -19,6 +22,21 @@ module HandoverRoutes
       content_type TYPE
       attachment manuscript.filename
       manuscript.original.bytes
+    end
+
+    # An image as it stands in the file; only kinds that a browser draws and nothing can hide in.
+    app.get("/manuscripts/:id/pictures/:number") do
+      picture = document.pictures.find { |other| other.id == params[:number].to_i }
+      bytes = picture&.path && document.source.read(picture.path) or halt 404
+      content_type IMAGES.find { |mark, _| bytes.start_with?(mark) }&.last || halt(404)
+      bytes
+    end
+
+    app.post("/manuscripts/:id/pictures") do
+      said = (params[:description] || {}).to_h { |id, text| [id.to_i, text.to_s] }
+      changed = document.pictures.select { |picture| said.key?(picture.id) && said[picture.id].strip != picture.description.to_s }.to_h { |picture| [picture.id, said[picture.id]] }
+      raise Norvel::Refused, "No description was changed." if changed.empty?
+      go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title, path_to("handover")
     end
 
     app.post("/manuscripts/:id/describe") do

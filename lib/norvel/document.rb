@@ -8,9 +8,9 @@ module Norvel
     # name        the file's name
     # paragraphs  of the text, tables and boxes, in document order, counted from 1 by readers
     # stories     other parts: headers, footers, notes, comments, as Story
-    # sections    Section, in order; page_styles: PageStyle; sheet: Styles::StyleSheet; numbering: Numbering; info: {title:, author:, language: …}
+    # sections    Section, in order; page_styles: PageStyle; pictures: Picture; sheet: Styles::StyleSheet; numbering: Numbering; info: {title:, author:, language: …}
     # settings    {:sum_spaces, :mirrored …}; source: the package as it came
-    FIELDS = %i[format name paragraphs stories sections page_styles sheet numbering info settings source].freeze
+    FIELDS = %i[format name paragraphs stories sections page_styles pictures sheet numbering info settings source].freeze
     attr_reader(*FIELDS)
 
     # A part beside the text. kind: "header", "footer", "footnote", "endnote", "comment"; section: the first that shows it, or nil.
@@ -48,6 +48,11 @@ module Norvel
       position(id) && true
     rescue Refused
       false
+    end
+
+    # Images that still stand in the text.
+    def pictures_shown
+      pictures.select { |picture| include?(picture.paragraph) }
     end
 
     def next_id

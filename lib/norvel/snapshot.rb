@@ -69,13 +69,13 @@ module Norvel
       end
 
       def others(document)
-        %i[sheet sections page_styles stories info numbering].reject { |field| document.public_send(field).equal?(@original.public_send(field)) }.to_h { |field| [field, other(field, document.public_send(field))] }
+        %i[sheet sections page_styles pictures stories info numbering].reject { |field| document.public_send(field).equal?(@original.public_send(field)) }.to_h { |field| [field, other(field, document.public_send(field))] }
       end
 
       def other(field, value)
         case field
         when :sheet then {styles: value.styles.values.map { |style| style(style) }, paragraph: set(value.paragraph_defaults), run: set(value.run_defaults)}
-        when :sections, :page_styles then value.map(&:to_h)
+        when :sections, :page_styles, :pictures then value.map(&:to_h)
         when :stories then value.zip(@original.stories).map { |story, came| story.paragraphs.map { |p| paragraph(p, came.paragraphs) } }
         when :numbering then {definitions: value.definitions.map { |id, definition| [id, levels(definition.levels), definition.style_id] }, lists: value.lists.map { |id, list| [id, list.definition_id, list.starts.to_a, levels(list.overrides)] }}
         else value
@@ -122,6 +122,7 @@ module Norvel
         case field
         when :sheet then Styles::StyleSheet.new(styles: value[:styles].to_h { |style| [style[:id], style(style)] }, paragraph_defaults: @sets[value[:paragraph]], run_defaults: @sets[value[:run]])
         when :sections then value.map { |section| Document::Section.new(**section) }.freeze
+        when :pictures then value.map { |picture| Document::Picture.new(**picture) }.freeze
         when :stories then @original.stories.zip(value).map { |came, paragraphs| Document::Story.new(came.kind, came.section, paragraphs.map { |p| paragraph(p, came.paragraphs) }.freeze) }.freeze
         when :page_styles then value.map { |style| Document::PageStyle.new(**style) }.freeze
         when :numbering then numbering(value)

@@ -139,6 +139,21 @@ RSpec.describe "stations as plain pages" do
     expect_refused "nothing to take back"
   end
 
+  it "shows the images of a document and keeps what is said of them" do
+    thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
+    get "/manuscripts/#{thesis.id}/handover"
+    expect(last_response.body).to include("without a description", "/pictures/1")
+    get "/manuscripts/#{thesis.id}/pictures/1"
+    expect([last_response.status, last_response.content_type, last_response.body.b[0, 4]]).to eq [200, "image/png", "\x89PNG".b]
+    get "/manuscripts/#{thesis.id}/pictures/99"
+    expect(last_response.status).to eq 404
+    get "/"
+    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    2.times { post "/manuscripts/#{thesis.id}/pictures", {authenticity_token: token, version: Manuscript.find(thesis.id).lock_version, description: {"1" => "The curve of a spring tide"}} }
+    expect([last_response.status, last_response.body]).to match [422, /No description was changed/]
+    expect(Manuscript.find(thesis.id).document.pictures.first.description).to eq "The curve of a spring tide"
+  end
+
   it "names page set-ups and changes them" do
     form "styles/make", kind: "page", name: "Body matter", section: "1"
     expect_done "Make the page style Body matter"

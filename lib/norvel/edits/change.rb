@@ -7,7 +7,7 @@ module Norvel
     #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after, from the end
     #   others       {sheet: [before, after], sections: …, info: …}
     class Change
-      OTHERS = %i[sheet sections page_styles info stories numbering settings].freeze
+      OTHERS = %i[sheet sections page_styles pictures info stories numbering settings].freeze
 
       attr_reader :title, :splices, :others, :after, :words_changed
 

@@ -9,6 +9,7 @@ module Norvel
 
       def initialize(document)
         @document = document
+        @pictures = document.pictures.group_by(&:paragraph)
         @marked = Outline.new(document).marked.to_h { |entry| [entry.paragraph.id, entry.level] }
       end
 
@@ -24,8 +25,7 @@ module Norvel
       private
 
       def announce(paragraph)
-        images = paragraph.raw_text.count(Document::Run::OBJECT)
-        lines = Array.new(images) { Line.new("image, no description that Norvel knows of", "", paragraph) }
+        lines = (@pictures[paragraph.id] || []).reject(&:decorative).map { |picture| picture.description ? Line.new("image", picture.description, paragraph) : Line.new("image, no description", "", paragraph) }
         return lines + [Line.new("blank", "", paragraph)] if paragraph.blank?
         return lines if paragraph.sealed_text.empty?
         lines + [Line.new(kind(paragraph), paragraph.sealed_text, paragraph)]

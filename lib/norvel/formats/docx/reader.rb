@@ -23,7 +23,7 @@ module Norvel
         def document
           @document ||= begin
             read_text
-            Document.new(format: "docx", name: @name, paragraphs: text.paragraphs.freeze, stories: (notes + headers_and_footers).freeze, sections: sections.freeze, page_styles: PageStyles.read(package.related("settings")).freeze,
+            Document.new(format: "docx", name: @name, paragraphs: text.paragraphs.freeze, stories: (notes + headers_and_footers).freeze, sections: sections.freeze, pictures:, page_styles: PageStyles.read(package.related("settings")).freeze,
               sheet:, numbering: NumberingReader.new(package.related("numbering"), @formatting).numbering, info: Information.read(package), settings:, source: package.container)
           end
         rescue SystemStackError
@@ -44,6 +44,10 @@ module Norvel
           main = package.main
           body = main.child(main.root, "body") or raise UnreadableFile, "The document has no body."
           @text = TextReader.new(main, @formatting, sheet, settings:, keep_nodes: @keep_nodes).read(body)
+        end
+
+        def pictures
+          text.pictures.each.with_index(1).map { |(paragraph, holder), id| Pictures.read(id, paragraph, holder, package) }.freeze
         end
 
         # A file without any section still has pages.

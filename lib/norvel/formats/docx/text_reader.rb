@@ -22,7 +22,8 @@ module Norvel
         # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal.
         Nodes = Struct.new(:paragraphs, :runs)
 
-        attr_reader :paragraphs, :sections, :section_nodes, :nodes
+        # pictures: [id of the paragraph, the element that may describe one], in order
+        attr_reader :paragraphs, :sections, :section_nodes, :nodes, :pictures
 
         # +sections+: true for the main text, which has them.
         def initialize(part, formatting, sheet, settings: {}, keep_nodes: false)
@@ -34,6 +35,7 @@ module Norvel
           @paragraphs = []
           @sections = []
           @section_nodes = []
+          @pictures = []
           @fields = []
           @cells = {}
           @shorthand = part.shorthand
@@ -70,6 +72,7 @@ module Norvel
         def paragraph(node, place, cell)
           ordinal = @paragraphs.size
           @paragraphs << nil
+          outside, @inside = @inside, ordinal + 1
           run_nodes = (@nodes.paragraphs << node) && [] if @nodes
           properties = first_named(node, "pPr")
           style_id, direct, mark, holds = properties ? told(properties, @known_paragraphs) { |element| paragraph_properties(element) } : BARE
@@ -81,6 +84,7 @@ module Norvel
           @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark, runs.freeze, cell, ordinal, @holds || needed(node))
           section(@part.child(properties, "sectPr")) if holds == :section_break
           @holds = nil
+          @inside = outside
         end
 
         # A cell or box must end with a paragraph, a content control must hold one.
@@ -211,6 +215,7 @@ module Norvel
 
         # The paragraphs of the text boxes below an object come after the one that holds it.
         def boxes(node, cell)
+          holder = Pictures.holder(node) and @pictures << [@inside, holder]
           outside = @holds
           node.xpath(".//*[local-name()='txbxContent'][not(ancestor::*[local-name()='Fallback'])]").each do |box|
             blocks(box, :textbox, cell) if nearest_box(box, node)

@@ -31,6 +31,11 @@ module Norvel
         def text
           main = @package.main
           touched = TextWriter.new(main, @reader.text.nodes, @original).write(@document)
+          @document.pictures.zip(@original.pictures) do |now, was|
+            next if now.description == was.description
+            Pictures.write(@reader.text.pictures[now.id - 1].last, now.description)
+            touched = true
+          end
           @document.sections.each do |section|
             was = @original.sections[section.source || 0]
             next if was.nil? || was == section
