@@ -89,6 +89,17 @@ RSpec.describe "the main job", type: :feature do
     expect(page).to have_css(".block:not(.waiting)[data-block='9'], .block:not(.waiting)[data-block='10']", wait: 10)
   end
 
+  it "leads from a finding to the images that need words, and keeps them" do
+    bring_in(Demo::Thesis.new.bytes, "thesis.docx")
+    visit current_path.sub("galley", "findings")
+    within(".group", text: "An image has no description") { click_link "Describe them …" }
+    expect(page.evaluate_script("document.querySelector('.thumb img').naturalWidth")).to eq 320
+    fill_in "d-1", with: "Two spring tides as one curve"
+    click_button "Keep the descriptions"
+    expect(page).to have_css("#said", text: "Describe image 1")
+    expect(page).to have_text("9 without a description")
+  end
+
   it "says what is wrong with a file, in words that stay" do
     path = File.join(Dir.mktmpdir, "letter.docx")
     File.binwrite(path, "this is no package")
