@@ -326,7 +326,12 @@
     const focused = document.activeElement?.dataset?.drag;
     svg.setAttribute("width", frame.width);
     svg.setAttribute("height", frame.height);
-    const said = (name) => fieldOf(name)?.value || "";
+    // What the field says, or what is drawn where another change moved it.
+    const said = (name) => {
+      const field = fieldOf(name);
+      if (!field || name === "line_spacing") return field?.value || "";
+      return Math.abs(inPoints(field.value) - pointsOf(name)) < 0.6 ? field.value : spoken(pointsOf(name), field.value);
+    };
     const word = (name, x, y, anchor = "start") => `<text class="dimword" x="${x}" y="${y}" text-anchor="${anchor}">${said(name).replace(/[<&]/g, "")}</text>`;
     const handle = (name, x, y) => fieldOf(name) ? `<rect class="handle" data-drag="${name}" tabindex="0" role="slider" aria-label="${fieldOf(name).labels[0]?.textContent || name}" aria-valuenow="${parseFloat(said(name)) || 0}" aria-valuetext="${said(name).replace(/["<&]/g, "")}" x="${x - 5}" y="${y - 5}" width="10" height="10"/>` : "";
     const parts = [`<path class="ext" d="M${left} 22V${frame.height}M${right} 22V${frame.height}"/>`, `<path class="dim" d="M${left} 27H${right}M${left} 22v10M${right} 22v10"/>`];
@@ -342,6 +347,14 @@
     if (focused) $(`[data-drag="${focused}"]`, svg)?.focus();
   }
 
+  const UNITS = { pt: 1, cm: 28.3465, mm: 2.83465, in: 72, pc: 12 };
+  const inPoints = (text) => parseFloat(text.replace(",", ".")) * (UNITS[text.match(/[a-z]+/)?.[0]] || 1);
+  // Points in the unit that another length is said in.
+  function spoken(points, like) {
+    const unit = /cm/.test(like) ? "cm" : /mm/.test(like) ? "mm" : "pt";
+    return `${Number((points / UNITS[unit]).toFixed(unit === "mm" ? 1 : 2))} ${unit}`;
+  }
+
   // A dimension at so many points: said in the unit its field speaks, and shown at once.
   function setDimension(name, points) {
     const field = fieldOf(name), it = specimenText(), pt = pointSize();
@@ -352,7 +365,7 @@
       it.style.lineHeight = /pt/.test(field.value) ? `${points * pt}px` : String(times * NATURAL);
     } else {
       const rounded = Math.round((name.startsWith("space") ? Math.max(points, 0) : points) * 2) / 2;
-      field.value = /cm/.test(field.value) ? `${Number((rounded / 28.3465).toFixed(2))} cm` : /mm/.test(field.value) ? `${Number((rounded / 2.83465).toFixed(1))} mm` : `${rounded} pt`;
+      field.value = spoken(rounded, field.value);
       it.style[DIMENSIONS[name].css] = `${(name === "first_line" ? rounded : Math.max(rounded, 0)) * pt}px`;
     }
     dimensions();

@@ -19,7 +19,10 @@ module GalleyRow
   # The marker of a listed paragraph, in its own look; empty where there is none.
   def marker_html(paragraph, whose = document)
     marker = whose.markers[paragraph.id].to_s
-    marker.empty? ? "" : %(<span class="marker #{look_class(whose.cascade.marker(paragraph), :run)}">#{h marker} </span>)
+    return "" if marker.empty?
+    hang = hanging(paragraph, whose)
+    space = " " unless hang || whose.numbering.level(*whose.cascade.list_of(paragraph))&.suffix == "nothing"
+    %(<span class="marker #{look_class(whose.cascade.marker(paragraph), :run)}#{" #{hang_class(hang)}" if hang}">#{h marker}#{space}</span>)
   end
 
   def run_html(text)

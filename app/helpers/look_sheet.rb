@@ -14,6 +14,18 @@ module LookSheet
     "z#{(size * 10).round}"
   end
 
+  # How far a paragraph hangs behind its marker, in points; nil where a tab takes no text there.
+  def hanging(paragraph, whose)
+    place = whose.cascade.list_of(paragraph)
+    hang = -whose.look(paragraph)[:first_line]
+    hang if place && hang.positive? && whose.numbering.level(*place)&.suffix == "tab"
+  end
+
+  # The class of a marker that so much text hangs behind.
+  def hang_class(points)
+    "h#{(points * 10).round}"
+  end
+
   # The rules for all looks that these paragraphs have.
   def look_rules(paragraphs, whose = document)
     rules = {}
@@ -24,6 +36,7 @@ module LookSheet
       rules[look_class(letters, :run)] ||= run_rule(letters)
       rules[size_class(letters[:size])] ||= "font-size:#{points(letters[:size])}"
       rules[look_class(marker = whose.cascade.marker(paragraph), :run)] ||= run_rule(marker) if whose.markers.key?(paragraph.id)
+      (hang = hanging(paragraph, whose)) && rules[hang_class(hang)] ||= "display:inline-block;text-indent:0;min-width:#{points(hang)}"
       paragraph.runs.each { |run| rules[look_class(run_look = whose.run_look(run, paragraph), :run)] ||= run_rule(run_look) }
     end
     rules.map { |name, declarations| ".#{name}{#{declarations}}" }.join("\n")

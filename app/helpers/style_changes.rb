@@ -14,7 +14,7 @@ module StyleChanges
     "merge" => -> { E::MergeStyles.new(chosen_style.id, params[:into].to_s) },
     "delete" => -> { E::DeleteStyles.new([chosen_style.id], to: sent(:to), keep_look: params[:look] == "keep") },
     "unused" => -> { E::DeleteStyles.new(unused_styles.map(&:id)) },
-    "number" => -> { E::NumberHeadings.new(params[:scheme].to_s, word: params[:word], after: params[:after], separator: params[:separator] || "space", hanging: params[:hanging] == "1") },
+    "number" => -> { number_edit },
     "list" => -> { E::ListOfStyle.new(chosen_style.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
     "level" => -> { level_edit },
     "page" => -> { page_edit },
@@ -47,6 +47,14 @@ module StyleChanges
   # A field that was sent and says something.
   def sent(name)
     params[name].to_s.empty? ? nil : params[name]
+  end
+
+  # Numbers typed before headings go where the counted ones say the same, when asked.
+  def number_edit
+    numbered = E::NumberHeadings.new(params[:scheme].to_s, word: params[:word], after: params[:after], separator: params[:separator] || "space", hanging: params[:hanging] == "1")
+    return numbered unless params[:typed] == "1"
+    typed = E::TakeTypedNumbers.places(numbered.change(document)).size
+    E::Several.new([numbered, E::TakeTypedNumbers.new], title: "#{numbered.title(document)}, #{counted(typed, "typed number")} taken away")
   end
 
   def level_edit

@@ -42,3 +42,43 @@ RSpec.describe Norvel::Edits::NumberHeadings do
     expect(markers(reread(twice))).to eq %w[I I.1 I.2 I.2.1 II II.1]
   end
 end
+
+RSpec.describe Norvel::Edits::TakeTypedNumbers do
+  def numbered(*heads, scheme: "decimal", **options)
+    document = docx(heads.map { |text| p(r(text), %(<w:pStyle w:val="H#{text[/\A\s*\d+\.\d/] ? 2 : 1}"/>)) }.join, styles: style("H1", "heading 1") + style("H2", "heading 2"))
+    Norvel::Edits::NumberHeadings.new(scheme, **options).apply(document).after
+  end
+
+  def texts(document) = described_class.new.apply(document).after.paragraphs.map(&:text)
+
+  it "takes numbers away that the counted ones repeat" do
+    expect(texts(numbered("1 Tides", "1.1 Low water", "1.2. High water", "2.\tMills", "2.1\u00A0Wheels"))).to eq ["Tides", "Low water", "High water", "Mills", "Wheels"]
+  end
+
+  it "leaves one that differs, since either is wrong" do
+    expect(texts(numbered("1 Tides", "3 Mills", "1950 and after"))).to eq ["Tides", "3 Mills", "1950 and after"]
+  end
+
+  it "takes a chapter's word with its number, whatever its case" do
+    expect(texts(numbered("CHAPTER 1. THE ESTUARY", "Chapter 2: Mills", "Chapters in a life", scheme: "chapter"))).to eq ["THE ESTUARY", "Mills", "Chapters in a life"]
+  end
+
+  it "takes letters and roman numbers only where a sign follows them: “A note” and “I was” are words" do
+    expect(texts(numbered("A. Tides", "B note", "C) Mills", scheme: "letters"))).to eq ["Tides", "B note", "Mills"]
+    expect(texts(numbered("I was there", "II. Mills", scheme: "roman"))).to eq ["I was there", "Mills"]
+  end
+
+  it "says that words change, and is taken back" do
+    document = numbered("1 Tides")
+    change = described_class.new.apply(document)
+    expect([change.title, change.words_changed, change.take_back(change.after).paragraphs]).to eq ["Take 1 typed number away that are counted", true, document.paragraphs]
+  end
+
+  it "keeps the formatting of what stays, and the file's runs" do
+    document = docx(p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"), '<w:pStyle w:val="H2"/>'), styles: style("H1", "heading 1") + style("H2", "heading 2"))
+    numbered = Norvel::Edits::NumberHeadings.new("decimal").apply(docx(p(r("x"), '<w:pStyle w:val="H1"/>') + p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"), '<w:pStyle w:val="H2"/>'), styles: style("H1", "heading 1") + style("H2", "heading 2"))).after
+    again = reread(described_class.new.apply(numbered).after).paragraphs[1]
+    expect(again.runs.map { |run| [run.text, run.direct.values] }).to eq [["Low ", {}], ["water", {italic: true}]]
+    expect(described_class.places(document)).to be_empty
+  end
+end

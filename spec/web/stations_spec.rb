@@ -124,6 +124,16 @@ RSpec.describe "stations as plain pages" do
     expect_done "Place Margin Note before Body Text"
   end
 
+  it "numbers headings and takes the typed numbers away that say the same" do
+    typed = Manuscript.bring_in(package(%w[1 2 7].map { |n| p(r("#{n}. Head #{n}"), '<w:pStyle w:val="H"/>') }.join, styles: style("H", "heading 1")), filename: "typed.docx")
+    get "/"
+    post "/manuscripts/#{typed.id}/styles/number", {authenticity_token: last_response.body[/name="authenticity_token" value="([^"]+)"/, 1], version: 0, scheme: "decimal", typed: "1"}
+    expect_done "Number the headings: decimal, 2 typed numbers taken away"
+    now = Manuscript.find(typed.id).document
+    expect(now.paragraphs.map { |paragraph| [now.markers[paragraph.id], paragraph.text] }).to eq [["1", "Head 1"], ["2", "Head 2"], ["3", "7. Head 7"]]
+    expect(last_response.body).to include("you changed the words of 2 paragraphs")
+  end
+
   it "takes several changes back in order, from the ledger" do
     first = nil
     {"Heading2" => "Normal", "Heading1" => "BodyText", "Heading3" => "Normal"}.each do |style, base|
