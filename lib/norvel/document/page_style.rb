@@ -5,22 +5,13 @@ module Norvel
     # A named page set-up: the sheet, its margins, the place of running head and foot, columns; lengths in points. A section is in
     # it when its set-up is the same, so that nothing can point at a style that it does not have. Other programs that write a
     # section know no such name: there the section says its set-up itself.
-    PageStyle = Struct.new(:name, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header, :footer, :columns, keyword_init: true) do
+    PageStyle = Value.define(:name, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header, :footer, :columns) do
       self::VALUES = (members - [:name]).freeze
       self::LABELS = {width: "Sheet width", height: "Sheet height", margin_top: "Margin above", margin_bottom: "Margin below", margin_left: "Margin at the left", margin_right: "Margin at the right", header: "Running head at", footer: "Running foot at", columns: "Columns"}.freeze
 
       # The set-up of a section under a name.
       def self.of(section, name)
         new(name:, **section.to_h.slice(*self::VALUES))
-      end
-
-      def initialize(**)
-        super
-        freeze
-      end
-
-      def with(**changes)
-        self.class.new(**to_h, **changes)
       end
 
       def values

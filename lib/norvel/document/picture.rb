@@ -7,16 +7,7 @@ module Norvel
     #   description  what is announced instead of it (20.4.2.5 descr), nil for none
     #   decorative   is it marked as not worth announcing?
     #   path         of its bytes in the package, nil when it is no image or lies outside
-    Picture = Struct.new(:id, :paragraph, :description, :decorative, :path, keyword_init: true) do
-      def initialize(**)
-        super
-        freeze
-      end
-
-      def with(**changes)
-        self.class.new(**to_h, **changes)
-      end
-
+    Picture = Value.define(:id, :paragraph, :description, :decorative, :path) do
       # Does assistive technology have nothing to say of it?
       def mute?
         description.nil? && !decorative

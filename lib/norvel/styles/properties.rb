@@ -125,7 +125,7 @@ module Norvel
       run :size, POINTS, default: 10.0, label: "Size", group: :letter, docx: C::Number.new("sz", "half_point"), odt: %w[fo:font-size]
       run :bold, FLAG, default: false, label: "Bold", group: :letter, toggle: true, clear: :emphasis, docx: C::Flag.new("b"), odt: %w[fo:font-weight], css: ->(v) { {"font-weight" => v ? "700" : "400"} }
       run :italic, FLAG, default: false, label: "Italic", group: :letter, toggle: true, clear: :emphasis, docx: C::Flag.new("i"), odt: %w[fo:font-style], css: ->(v) { {"font-style" => v ? "italic" : "normal"} }
-      run :underline, Types::Underline.new, default: "none", label: "Underline", group: :letter, clear: :emphasis, docx: C::Underline.new("u"), odt: %w[style:text-underline-style]
+      run :underline, Types::Underline.new, default: "none", label: "Underline", group: :letter, clear: :emphasis, docx: C::Text.new("u", absent: "none"), odt: %w[style:text-underline-style]
       run :strike, FLAG, default: false, label: "Struck through", group: :letter, toggle: true, docx: C::Flag.new("strike"), odt: %w[style:text-line-through-style]
       run :caps, FLAG, default: false, label: "Capitals", group: :letter, toggle: true, docx: C::Flag.new("caps"), odt: %w[fo:text-transform], css: ->(v) { v ? {"text-transform" => "uppercase"} : {} }
       run :small_caps, FLAG, default: false, label: "Small capitals", group: :letter, toggle: true, docx: C::Flag.new("smallCaps"), odt: %w[fo:font-variant], css: ->(v) { v ? {"font-variant-caps" => "small-caps"} : {} }
@@ -139,7 +139,7 @@ module Norvel
       run :bold_complex, FLAG, part_of: :bold, toggle: true, clear: :emphasis, docx: C::Flag.new("bCs")
       run :italic_complex, FLAG, part_of: :italic, toggle: true, clear: :emphasis, docx: C::Flag.new("iCs")
       run :hidden, FLAG, default: false, label: "Hidden", toggle: true, clear: :keep, docx: C::Flag.new("vanish"), odt: %w[text:display]
-      run :language, Types::Language.new, label: "Language", group: :letter, json: nil, clear: :keep, docx: C::Language.new("lang"), odt: %w[fo:language fo:country]
+      run :language, Types::Language.new, label: "Language", group: :letter, json: nil, clear: :keep, docx: C::Text.new("lang"), odt: %w[fo:language fo:country]
       run :complex_script, FLAG, default: false, label: "Complex script", clear: :keep, docx: C::Flag.new("cs")
       run :run_right_to_left, FLAG, default: false, label: "Right to left", clear: :keep, docx: C::Flag.new("rtl")
       run :raised, POINTS, label: "Raised", docx: C::Number.new("position", "half_point"), odt: %w[style:text-position]
