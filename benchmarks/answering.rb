@@ -7,24 +7,15 @@ ENV["NORVEL_DATABASE"] = "#{folder}/b.sqlite3"
 ENV["RACK_ENV"] = "test"
 require_relative "../app/boot"
 require_relative "sample"
+require_relative "timing"
 require "rack/test"
 ActiveRecord::Base.logger = nil
 ActiveRecord::Migration.verbose = false
 ActiveRecord::MigrationContext.new(File.expand_path("../db/migrate", __dir__)).migrate
 ActiveRecord::Base.connection.execute("PRAGMA journal_mode = WAL")
-self.class.include(Rack::Test::Methods)
+self.class.include(Rack::Test::Methods, Timing)
 
 def app = Web
-
-def timed
-  began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-  yield
-  Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
-end
-
-def median(times)
-  Array.new(times) { |n| timed { yield n } }.sort[times / 2]
-end
 
 bytes = File.binread(Sample.write("#{folder}/sample.docx"))
 reading = median(5) { Norvel::Formats.read(bytes, name: "s.docx") }

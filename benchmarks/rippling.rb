@@ -6,23 +6,14 @@ $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "bundler/setup"
 require "norvel"
 require_relative "sample"
-
-def timed
-  began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-  yield
-  Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
-end
-
-def median(times)
-  Array.new(times) { |n| timed { yield n } }.sort[times / 2]
-end
+require_relative "timing"
 
 xml = Sample.parts["word/document.xml"]
 Dir.mktmpdir do |folder|
   document = Norvel::Formats.read_file(Sample.write("#{folder}/sample.docx"))
   check = Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), document)
   check.findings
-  bare = median(5) { Nokogiri::XML(xml) }
+  bare = Timing.median(5) { Nokogiri::XML(xml) }
   ripple = lambda do |edit|
     found = Norvel::Ripple.new(edit, document, check)
     [found.styles, found.moved, found.unmoved, found.findings_gone, found.findings_come, found.samples]
@@ -34,7 +25,7 @@ Dir.mktmpdir do |folder|
   }
   changes.each do |name, make|
     edits = Array.new(9) { |n| make[n] }
-    time = median(9) { |n| ripple[edits[n]] }
+    time = Timing.median(9) { |n| ripple[edits[n]] }
     printf "%-32s %5.0f ms   %5.2f of the bare parse   (target under 150 ms)\n", name, time * 1000, time / bare
   end
 end
