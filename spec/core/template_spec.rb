@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "open3"
+
 RSpec.describe Norvel::Template do
   let(:handbook) { Norvel::Formats.read(Demo::Handbook.new.bytes, name: "handbook.docx") }
 
@@ -84,6 +86,19 @@ RSpec.describe Norvel::Template do
     template = Norvel::Formats.read(described_class.bytes(handbook), name: "t.docx")
     expect(template.paragraphs.map { |paragraph| template.style_name(paragraph) }).to match_array handbook.sheet.styles.values.select(&:paragraph?).map(&:name)
     expect([template.sections.size, template.sections[0].width, template.sheet.styles]).to eq [1, handbook.sections[0].width, handbook.sheet.styles]
+  end
+
+  # A template is given to others: nothing that the document says goes with it.
+  it "leaves text, notes, comments, images and names behind" do
+    thesis = Norvel::Edits::Describe.new({title: "Salt and Timber", author: "I. Aldermoor"}).apply(self.thesis).after
+    container = Norvel::Formats::Container.new(described_class.bytes(thesis))
+    everything = container.names.map { |name| container.read(name) }.join
+    expect(container.names).to match_array %w[[Content_Types].xml _rels/.rels word/_rels/document.xml.rels word/document.xml word/styles.xml word/footnotes.xml word/footer1.xml]
+    expect(everything).not_to match(/Aldermoor|Salt and Timber|tide mill|estuary/i)
+    template = Norvel::Formats.read(described_class.bytes(thesis), name: "t.docx")
+    expect([template.stories.map(&:kind), template.pictures, template.info[:author]]).to eq [["footer"], [], nil]
+    out, status = Open3.capture2e("/usr/bin/python3", "-c", "import docx,sys,io; print(len(docx.Document(io.BytesIO(sys.stdin.buffer.read())).styles))", stdin_data: described_class.bytes(thesis), binmode: true)
+    expect([status.success?, out.to_i]).to eq [true, thesis.sheet.styles.size]
   end
 
   it "is applied by the command line" do

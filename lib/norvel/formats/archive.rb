@@ -11,13 +11,14 @@ module Norvel
 
       module_function
 
-      # +changed+: bytes by entry name; names the archive lacks are added at the end.
-      def write(container, changed)
+      # +changed+: bytes by entry name; names the archive lacks are added at the end. +only+: names of the entries to take along.
+      def write(container, changed, only: nil)
         Zip.write_zip64_support = false
         rest = changed.dup
         buffer = Zip::OutputStream.write_buffer(StringIO.new(+"".b)) do |zip|
           container.each_entry do |entry|
             content = rest.delete(entry.name)
+            next unless only.nil? || only.include?(entry.name)
             next zip.copy_raw_entry(entry) if content.nil? && entry.gp_flags.nobits?(8)
             put(zip, entry.name, content || container.read(entry.name))
           end
