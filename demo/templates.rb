@@ -62,7 +62,19 @@ module Demo
       margins, defaults, styles = public_send(kind)
       samples = styles.map { |xml| [xml[/w:styleId="([^"]+)"/, 1], Norvel::Formats::Docx::Names.shown(xml[/<w:name w:val="([^"]+)"/, 1])] }
       body = samples.map { |id, name| p(r("#{name}: this paragraph shows the style."), %(<w:pStyle w:val="#{id}"/>)) }.join
-      Package.new(body: body + section(footer: false, **margins), styles: defaults + styles.join + style("DefaultParagraphFont", "Default Paragraph Font", type: "character", default: true)).bytes
+      plain = Package.new(body: body + section(footer: false, **margins), styles: defaults + styles.join + style("DefaultParagraphFont", "Default Paragraph Font", type: "character", default: true)).bytes
+      (kind == :notice) ? plain : with_lists(plain)
+    end
+
+    # Two lists with a paragraph style each, and the page set-up under a name.
+    def with_lists(bytes)
+      document = Norvel::Formats.read(bytes, name: "template.docx")
+      {"Bullets" => ["bullets", "List Bullet"], "Numbers" => ["numbers", "List Number"]}.each do |list, (form, name)|
+        document = Norvel::Edits::DefineListStyle.new(list, form).change(document)
+        document = Norvel::Edits::DefineStyle.new(name, based_on: "BodyText").change(document)
+        document = Norvel::Edits::ListOfStyle.new(document.sheet.named(name).id, document.sheet.named(list).paragraph[:list_id]).change(document)
+      end
+      Norvel::Template.bytes(Norvel::Edits::DefinePageStyle.new("Text pages", 1).change(document))
     end
   end
 end

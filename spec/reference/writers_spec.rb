@@ -68,7 +68,7 @@ RSpec.describe "files by others under edits of styles, lists and pages" do
     [
       ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Template.find("ravelmouth-thesis"), page: true, numbering: true) }, ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
       ->(d) { Norvel::Edits::PutInList.new(d.paragraphs.first(3).map(&:id), d.sheet["Steps"].paragraph[:list_id]) }, ->(d) { Norvel::Edits::StartList.new(d.paragraphs.first(2).last.id, again: true) },
-      ->(_) { Norvel::Edits::NumberHeadings.new("chapter", hanging: true) }, ->(_) { Norvel::Edits::DefinePageStyle.new("Body matter", 1) }, ->(_) { Norvel::Edits::ChangePageStyle.new("Body matter", {margin_left: 100.0, columns: 2}) },
+      ->(_) { Norvel::Edits::NumberHeadings.new("chapter", hanging: true) }, ->(_) { Norvel::Edits::ChangePageStyle.new("Text pages", {margin_left: 100.0, columns: 2}) },
       ->(d) { Norvel::Edits::ChangeStyle.new(name[d, "Heading 1"], {tabs: Norvel::Styles::Types::TabStops.new.typed("right 10 cm with dots"), borders: Norvel::Styles::Types::Borders.new.typed("box 1 pt"), font: "Carlito"}) }
     ]
   end
