@@ -43,10 +43,9 @@ module ListView
   # The values that were typed into the form of a level, as far as they differ from it.
   def typed_level(level, number)
     typed = params[:of_level] || {}
-    values = {format: typed["format"], suffix: typed["suffix"], align: typed["align"], start: typed["start"]&.then { |text| Integer(text, 10, exception: false) || raise(Norvel::Refused, "“#{text}” is not a number to start at.") }, text: typed_marker(typed, number),
-              restart_after: typed.key?("restart") ? Integer(typed["restart"], 10, exception: false) : level.restart_after}
-    values = values.reject { |name, value| value == level[name] || (value.nil? && name != :restart_after) }
-    typed_letters(typed, level).merge(typed_place(typed, level), values)
+    said = {format: typed["format"], suffix: typed["suffix"], align: typed["align"], start: typed_start(typed), text: typed_marker(typed, level, number)}.compact
+    said[:restart_after] = Integer(typed["restart"], 10, exception: false) if typed.key?("restart")
+    typed_letters(typed, level).merge(typed_place(typed, level), said.reject { |name, value| value == level[name] })
   end
 
   # [where the marker stands, where the text begins], in points from the margin.
@@ -57,9 +56,15 @@ module ListView
 
   private
 
-  def typed_marker(typed, number)
+  def typed_start(typed)
+    return unless typed.key?("start")
+    Integer(typed["start"], 10, exception: false) or raise Norvel::Refused, "“#{typed["start"]}” is not a number to start at."
+  end
+
+  # A level that was a sign and counts from now on has no parts typed yet.
+  def typed_marker(typed, level, number)
     return typed["sign"].to_s.strip.then { |sign| sign.empty? ? "•" : sign } if typed["format"] == "bullet"
-    return unless typed.key?("before")
+    return (level.bullet? && typed["format"]) ? "%#{number + 1}." : nil unless typed.key?("before")
     numbers = (typed["above"] == "yes") ? (1..number + 1).map { |n| "%#{n}" }.join(".") : "%#{number + 1}"
     "#{typed["before"].delete("%")}#{numbers}#{typed["after"].to_s.delete("%")}"
   end

@@ -122,6 +122,7 @@ RSpec.describe "a server that is killed" do
       env = {"NORVEL_DATABASE" => "#{folder}/k.sqlite3", "RACK_ENV" => "production", "PORT" => "4799"}
       root = File.expand_path("../..", __dir__)
       system(env, "bundle exec ruby demo/load.rb", chdir: root, exception: true)
+      expect(Dir.children(folder)).to include("k.sqlite3", "k.sqlite3.demo-loaded") # the sign stands beside its own database
       boot = lambda do
         pid = spawn(env, "bundle exec puma -C config/puma.rb config.ru", chdir: root, out: File::NULL, err: File::NULL)
         100.times {

@@ -116,6 +116,8 @@ RSpec.describe "stations as plain pages" do
     expect_refused "not a number to start at"
     form "styles/level", style: "Steps", level: "1", of_level: {format: "bullet", sign: "→"}
     expect_done "Steps, level 1"
+    form "styles/level", style: "Steps", level: "1", of_level: {format: "upper_letter", sign: "→"}
+    expect(document.numbering.level(document.sheet["Steps"].paragraph[:list_id], 0).text).to eq "%1."
     form "styles/list", style: "MarginNote", list: document.sheet["Steps"].paragraph[:list_id], level: "1"
     expect_done "Margin Note: level 1 of Steps"
     form "styles/level", style: "BodyText", of_level: {start: "2"}
