@@ -7,6 +7,7 @@ module Norvel
   # place in the file. Likewise a change, told by what takes it back. Plain data (JSON, deflated), so that it outlives releases.
   module Snapshot
     VERSION = 2
+    READABLE = [1, 2].freeze
 
     module_function
 
@@ -47,7 +48,7 @@ module Norvel
 
     def inflate(bytes)
       data = JSON.parse(Zlib.inflate(bytes), symbolize_names: true)
-      raise Error, "This document was saved by another edition of Norvel." unless data[:version] == VERSION
+      raise Error, "This document was saved by another edition of Norvel." unless READABLE.include?(data[:version])
       data
     end
 
@@ -136,12 +137,22 @@ module Norvel
       end
 
       def numbering(data)
+        return first_numbering(data) if data.is_a?(Array)
         definitions = data[:definitions].to_h { |id, levels, style_id| [id, Document::Numbering::Definition.new(levels(levels), style_id)] }
         Document::Numbering.new(definitions, data[:lists].to_h { |id, definition_id, starts, overrides| [id, Document::Numbering::List.new(definition_id, starts.to_h, levels(overrides))] })
       end
 
+      # As version 1 told it, list by list with its levels: those that the file lacks are new ones.
+      def first_numbering(data)
+        data.inject(@original.numbering) do |now, (id, _, levels, starts)|
+          next now if now.known?(id)
+          now, definition_id = now.define(Document::Numbering::Definition.new(levels(levels)))
+          Document::Numbering.new(now.definitions, now.lists.merge(id => Document::Numbering::List.new(definition_id, starts.to_h)))
+        end
+      end
+
       def levels(data)
-        data.to_h { |number, level| [number, Document::ListLevel.new(**level, paragraph: @sets[level[:paragraph]], run: @sets[level[:run]])] }
+        data.to_h { |number, level| [number, Document::ListLevel.new(**level, paragraph: @sets[level[:paragraph]], run: level[:run] ? @sets[level[:run]] : Styles::PropertySet::EMPTY)] }
       end
 
       def cell(data)
