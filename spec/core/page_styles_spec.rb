@@ -51,6 +51,11 @@ RSpec.describe "page styles" do
     -> { Norvel::Edits::PutInPageStyle.new([7], "Wide inside") } => /no section 7/, -> { Norvel::Edits::PutInPageStyle.new([], "Wide inside") } => /No section/, -> { Norvel::Edits::DeletePageStyle.new("None") } => /There is no page style/
   }.each { |edit, complaint| it("refuses with a sentence: #{complaint.source}") { expect { edit.call.apply(named) }.to raise_error(Norvel::Refused, complaint) } }
 
+  it "looks for room in the section that is set, not in one that is set alike" do
+    tight = document.with(sections: document.sections.map { |section| section.with(margin_left: 500.0) })
+    expect { Norvel::Edits::SetPage.new([2], {margin_left: 500.0}).apply(tight) }.to raise_error(Norvel::Refused, /no room for text/)
+  end
+
   # CT_Settings is a sequence: docVars stand after compat and before rsids.
   it "stands at its place among the settings" do
     bytes = package(p(r("x")) + sect(1440))

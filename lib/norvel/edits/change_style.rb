@@ -14,7 +14,7 @@ module Norvel
         style = document.sheet[@style] or raise Refused, "There is no style “#{@style}” in this document."
         twin = document.sheet.twin(style)
         line = style.character? && @values.keys.find { |name| Styles::Properties[name].on == :paragraph }
-        raise Refused, "#{Styles::Properties[line].label} belongs to paragraphs: #{style.name} is a character style." if line
+        raise Refused, "#{Styles::Properties[line].label} belongs to paragraphs: #{style.name} is a character style and sets letters only." if line
         sheet = document.sheet.put(changed(document, style, @values))
         letters = @values.select { |name, _| Styles::Properties[name].on == :run }
         sheet = sheet.put(changed(document, twin, letters)) if twin

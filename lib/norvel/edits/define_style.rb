@@ -31,8 +31,6 @@ module Norvel
         raise Refused, "A style made from values is one of paragraphs or of characters." unless %w[paragraph character].include?(@type)
         base = @based_on && style(document, @based_on)
         raise Refused, "#{@name} would be a #{@type} style and #{base.name} is a #{base.type} style." if base && base.type != @type
-        line = (@type == "character") && @values.keys.find { |name| Styles::Properties[name].on == :paragraph }
-        raise Refused, "#{Styles::Properties[line].label} belongs to paragraphs: a character style sets letters only." if line
       end
 
       # A heading is one for contents lists and assistive technology too.

@@ -23,8 +23,8 @@ module Norvel
       # The document with sections set up so: {section number from 1 => {width: …}}. Raises Refused where no room for text is left.
       def set_up(document, by_section)
         sections = document.sections.each.with_index(1).map { |section, number| by_section[number] ? section.with(**by_section[number]) : section }
-        tight = sections.find { |section| by_section[sections.index(section) + 1] && (section.measure < LEAST || section.height - section.margin_top - section.margin_bottom < LEAST) }
-        raise Refused, "The margins leave no room for text." if tight
+        tight = ->(section) { section.measure < LEAST || section.height - section.margin_top - section.margin_bottom < LEAST }
+        raise Refused, "The margins leave no room for text." if by_section.keys.any? { |number| tight[sections[number - 1]] }
         document.with(sections: sections.freeze)
       end
 

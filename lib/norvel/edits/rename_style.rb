@@ -11,8 +11,7 @@ module Norvel
 
       def change(document)
         style = style(document, @id)
-        raise Refused, "A style needs a name." if @name.empty?
-        raise Refused, "A style's name can't hold a comma or semicolon." if @name.match?(/[,;]/)
+        refuse_words(@name)
         raise Refused, "#{style.name} keeps its name: contents lists and assistive technology find such styles by it. Make a style based on it instead." if Styles::BuiltIn.name?(style.name)
         other = document.sheet.named(@name)
         raise Refused, "There is a style “#{other.name}” already: merge the two if they should be one." if other && !other.equal?(style)

@@ -10,10 +10,15 @@ module Norvel
         document.sheet[id] or raise Refused, "There is no style “#{id}” in this document."
       end
 
-      # A new name must be one, and free.
-      def refuse_name(document, name)
+      # A name must be one that lists of styles can hold.
+      def refuse_words(name)
         raise Refused, "A style needs a name." if name.empty?
         raise Refused, "A style's name can't hold a comma or semicolon." if name.match?(/[,;]/)
+      end
+
+      # That of a new style must be free, too.
+      def refuse_name(document, name)
+        refuse_words(name)
         raise Refused, "There is a style “#{document.sheet.named(name).name}” already." if document.sheet.named(name)
       end
 
