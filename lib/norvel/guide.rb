@@ -65,7 +65,8 @@ module Norvel
 
     # The Requirement on each property of the table that the guide states for a role.
     def requirements(role)
-      @requirements[role] ||= role(role).filter_map { |key, asked| [key.to_sym, Requirement.of(Styles::Properties[key], asked)] if Styles::Properties.key?(key) }.to_h.freeze
+      @requirements[role] ||= role(role).select { |key, _| Styles::Properties.key?(key) }
+        .to_h { |key, asked| [key.to_sym, Requirement.of(Styles::Properties[key], asked)] }.freeze
     end
 
     # The values that a style made for this role starts with.
@@ -76,7 +77,7 @@ module Norvel
     # must, should or advice for a rule; patterns may end in *.
     def severity(rule)
       found = (data["severity"] || {}).find { |pattern, _| File.fnmatch(pattern, rule) }
-      found ? found.last : default_severity(rule)
+      found ? found.last : Rules[rule].severity_in(self)
     end
 
     # What the guide states and Norvel does not check yet, said instead of passed over.
@@ -88,13 +89,5 @@ module Norvel
       data["exceptions"] || []
     end
 
-    private
-
-    # A switch such as clean.double_spaces may name a severity itself.
-    def default_severity(rule)
-      topic, key = rule.split(".")
-      said = data.dig(topic, Rules::SWITCHES.fetch(rule, key)) if %w[clean accessible].include?(topic)
-      %w[must should advice].include?(said) ? said : "must"
-    end
   end
 end

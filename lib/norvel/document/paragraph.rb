@@ -42,6 +42,16 @@ module Norvel
         @raw_text ||= @runs.map(&:text).join
       end
 
+      # The text as it is seen, with a sign for each image and note mark, without those of fields and comments.
+      def seen_text
+        @seen_text ||= raw_text.include?(Run::SIGN) ? raw_text.delete(Run::SIGN) : raw_text
+      end
+
+      # Where in raw_text each character of seen_text stands.
+      def seen_places
+        raw_text.each_char.with_index.filter_map { |char, place| place unless char == Run::SIGN }
+      end
+
       # The runs with letters to see.
       def letters
         @letters ||= @runs.select(&:visible?)

@@ -25,8 +25,8 @@ module Norvel
       private
 
       def untabbed(paragraph, document)
-        lead = paragraph.raw_text[/\A *\t[ \t]*/] or return
-        now = RewriteText.cut(paragraph, [0...lead.size])
+        lead = paragraph.seen_text[Survey::ByHand::LEADING_TAB] or return
+        now = RewriteText.replace(paragraph, Survey::ByHand::LEADING_TAB)
         return now if document.look(paragraph)[:first_line].positive? || document.look(paragraph)[:align] == "center"
         now.with(direct: Setting.put(now.direct, :first_line, STOP * lead.count("\t"), document.look(paragraph)))
       end

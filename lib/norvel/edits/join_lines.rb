@@ -4,14 +4,12 @@ module Norvel
   module Edits
     # A space where a line break stands in the middle of a sentence. Breaks that may be meant, as in verse and addresses, stay.
     class JoinLines < Edit
-      BREAK = /(?<=[[:alnum:],;)’'-])[ \u00A0]*\n[ \u00A0]*(?=[[:lower:]])/
-
       def initialize(ids)
         @ids = ids
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).map { |paragraph| RewriteText.cut(paragraph, RewriteText.matches(paragraph.raw_text, BREAK), with: " ") })
+        document.replace(chosen(document, @ids).map { |paragraph| RewriteText.replace(paragraph, Survey::ByHand::RUNNING_BREAK, with: " ") })
       end
 
       def title(_document)

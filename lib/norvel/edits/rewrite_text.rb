@@ -2,24 +2,27 @@
 
 module Norvel
   module Edits
-    # Takes ranges of characters out of a paragraph, or puts a space for them, across its runs.
+    # Takes characters out of a paragraph, or puts something in their place, across its runs. What has no text of its own (the
+    # sign of a field, a comment) stays where it stands, whatever goes around it.
     module RewriteText
       module_function
 
-      # +ranges+: of positions in the paragraph's raw text, in order; +with+: what stands in their place.
-      def cut(paragraph, ranges, with: "")
-        return paragraph if ranges.empty?
+      # The paragraph without what the pattern matches in its seen text; +with+: what stands there instead.
+      #   RewriteText.replace(paragraph, / {2,}/, with: " ")
+      def replace(paragraph, pattern, with: "")
+        matches = matches(paragraph.seen_text, pattern)
+        return paragraph if matches.empty?
+        places = paragraph.seen_places
+        firsts = matches.to_h { |range| [places[range.begin], true] }
+        cut(paragraph, matches.flat_map { |range| places[range] }.to_h { |place| [place, firsts.key?(place) ? with : ""] })
+      end
+
+      # The paragraph with other texts at some places: {position in the raw text => text instead}.
+      def cut(paragraph, changes)
+        return paragraph if changes.empty?
         from = 0
         runs = paragraph.runs.filter_map do |run|
-          text = +""
-          run.text.each_char.with_index(from) do |char, position|
-            range = ranges.find { |r| r.cover?(position) }
-            text << (if range
-                       (position == range.begin) ? with : ""
-                     else
-                       char
-            end)
-          end
+          text = run.text.each_char.with_index(from).map { |char, place| changes.fetch(place, char) }.join
           from += run.text.size
           next run if text == run.text
           run.with(text:) unless text.empty?

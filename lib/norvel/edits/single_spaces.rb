@@ -4,14 +4,12 @@ module Norvel
   module Edits
     # One space where several stand between words, or at the begin and end of a paragraph.
     class SingleSpaces < Edit
-      EXTRA = /(?<=\S ) +(?=\S)|\A +(?=\S)/
-
       def initialize(ids)
         @ids = ids
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).map { |paragraph| RewriteText.cut(paragraph, RewriteText.matches(paragraph.raw_text, EXTRA)) })
+        document.replace(chosen(document, @ids).map { |paragraph| single(paragraph) })
       end
 
       def title(_document)
@@ -20,6 +18,13 @@ module Norvel
 
       def removes_white_space?
         true
+      end
+
+      private
+
+      def single(paragraph)
+        led = RewriteText.replace(paragraph, Survey::ByHand::LEADING_SPACE)
+        RewriteText.replace(led, Survey::ByHand::DOUBLE_SPACE, with: " ")
       end
     end
   end

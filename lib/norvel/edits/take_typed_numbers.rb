@@ -7,13 +7,13 @@ module Norvel
     class TakeTypedNumbers < Edit
       PREFIX = /\A[\s\u00A0]*(?<typed>(?:[[:alpha:]]+[\s\u00A0]+)?(?:\d{1,3}(?:\.\d{1,3})*(?=[.):\s\u00A0])|(?:[IVXLC]{1,6}|[A-Z])(?=[.):]))|[[:alpha:]]+[\s\u00A0]+(?:[IVXLC]{1,6}|[A-Z])(?=[\s\u00A0]))[.):]?[\s\u00A0–—-]+(?=\S)/
 
-      # Paragraphs whose typed number is the one that is counted, with its range in the raw text: {paragraph => range}.
+      # Paragraphs whose typed number is the one that is counted.
       def self.places(document)
-        document.paragraphs.filter_map do |paragraph|
+        document.paragraphs.select do |paragraph|
           marker = document.markers[paragraph.id] or next
-          match = PREFIX.match(paragraph.raw_text) or next
-          [paragraph, 0...match.end(0)] if bare(match[:typed]) == bare(marker)
-        end.to_h
+          match = PREFIX.match(paragraph.seen_text) or next
+          bare(match[:typed]) == bare(marker)
+        end
       end
 
       # A number without what stands after it, whatever its case.
@@ -22,7 +22,7 @@ module Norvel
       end
 
       def change(document)
-        document.replace(self.class.places(document).map { |paragraph, range| RewriteText.cut(paragraph, [range]) })
+        document.replace(self.class.places(document).map { |paragraph| RewriteText.replace(paragraph, PREFIX) })
       end
 
       def title(document)

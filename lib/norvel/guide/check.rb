@@ -8,6 +8,15 @@ module Norvel
 
       attr_reader :guide, :document
 
+      # A whole check with every finding worked out; Unjudged where a fault of Norvel's own prevents it, so that nobody is locked
+      # out of a document by its check. Arguments as for new.
+      def self.attempt(guide, document, before: nil, reached: nil)
+        before = nil if before&.fault
+        new(guide, document, before:, reached:).tap(&:findings)
+      rescue => error
+        Unjudged.new(guide, document, error)
+      end
+
       # +before+: a check of an earlier state of the document; what it found on paragraphs that are still the same is kept.
       # +reached+: ids of the styles whose looks differ between the two states, none when their styles are the same.
       def initialize(guide, document, before: nil, reached: nil)
@@ -62,6 +71,10 @@ module Norvel
 
       def meets?
         counts["must"].zero?
+      end
+
+      # Why it could not be made: of a check that was, nil.
+      def fault
       end
 
       # The rules the guide states, by name, for this document's roles.

@@ -2,11 +2,11 @@
 
 module Norvel
   class Guide
-    # Applies every safe mend, again and again until none is left that helps, and says what was done and what is left with why.
+    # Applies every safe mend, stage by stage, again until none is left that helps, and says what was done and what is left with
+    # why. A stage is judged by what the one before left; where nothing was changed nothing is judged anew.
     class Mending
       ROUNDS = 8
-      # Text is cleaned before paragraphs are put in styles, styles before what stands by hand over them.
-      ORDER = [/\Aclean\.(?:blank|tab|space|double|line)/, /\Aaccessible\./, /\Apage\./, /\A(?:role\.\w+\.style|headings\.unmarked)\z/, /\Arole\./, /\Aclean\./].freeze
+      TRIES = 2 # of one cause
 
       attr_reader :document, :changes
 
@@ -33,7 +33,8 @@ module Norvel
 
       # [{rule:, count:, why:}, …]
       def left
-        check.findings.select { |f| wanted?(f.rule) }.group_by { |f| [f.rule, why(f)] }.map { |(rule, why), list| {rule:, count: list.size, why:} }
+        wanted = check.findings.select { |finding| wanted?(finding.rule) }
+        wanted.group_by { |finding| [finding.rule, why(finding)] }.map { |(rule, why), list| {rule:, count: list.size, why:} }
       end
 
       def words_unchanged?
@@ -47,26 +48,25 @@ module Norvel
 
       private
 
+      # Of the document as it is now; what can't have changed since the last one is kept.
       def check
-        Check.new(@guide, @document)
+        return @check if @check&.document.equal?(@document)
+        @check = Check.new(@guide, @document, before: @check)
       end
 
       def wanted?(rule)
         @only.nil? || @only.any? { |pattern| File.fnmatch(pattern, rule) }
       end
 
-      # One pass through the stages; each is checked anew, since the one before may have moved its causes. True when
-      # something was changed.
+      # One pass through the stages. True when something was changed.
       def round
-        ORDER.map { |stage| check.groups.select { |group| stage.match?(group.rule) && stage == stage_of(group) && mendable?(group) }.map { |group| mend(group) }.any? }.any?
+        Rules::STAGES.map { |stage| mendable(stage).map { |group| mend(group) }.any? }.any?
       end
 
-      def stage_of(group)
-        ORDER.find { |pattern| pattern.match?(group.rule) }
-      end
-
-      def mendable?(group)
-        group.first.mend&.safe && wanted?(group.rule) && @tried[group.first.cause] < 2
+      def mendable(stage)
+        check.groups.select do |group|
+          group.first.mend&.safe && Rules[group.rule].stage == stage && wanted?(group.rule) && @tried[group.first.cause] < TRIES
+        end
       end
 
       def mend(group)
@@ -82,7 +82,8 @@ module Norvel
       def why(finding)
         return "no mend can be computed: it needs a person's eye" unless finding.mend
         return "the mend may change meaning, so it asks first" unless finding.mend.safe
-        "the mend was tried and did not help"
+        return "the mend was tried and did not help" if @tried.key?(finding.cause)
+        "it came up after the last pass: mend again"
       end
 
       def blanks(document)

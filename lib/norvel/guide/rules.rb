@@ -2,11 +2,15 @@
 
 module Norvel
   class Guide
-    # The families of rules, one class each: given a Check they return findings.
+    # The families of rules, one class each: given a Check they return findings. Each says what its rules are in RULES.
     module Rules
       ALL = [PageRules, RoleRules, HeadingRules, CleanRules, AccessibleRules].freeze
-      # Rule names whose switch in the guide is spelled otherwise.
-      SWITCHES = CleanRules::SWITCHES
+
+      # The Rule of this name: the first that covers it.
+      def self.[](name)
+        (@known ||= {})[name] ||= ALL.lazy.flat_map { |family| family::RULES }.find { |rule| rule.covers?(name) } or
+          raise KeyError, "no family declares the rule #{name}"
+      end
     end
   end
 end

@@ -24,6 +24,11 @@ module Norvel
         !json.nil?
       end
 
+      # Is it on or off, and nothing else?
+      def flag?
+        type.is_a?(Types::Flag)
+      end
+
       def shown?
         !group.nil?
       end

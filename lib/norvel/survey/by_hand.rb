@@ -4,34 +4,34 @@ module Norvel
   module Survey
     # Spacing and structure that was made with characters where a property would do. Each detector answers for one paragraph.
     module ByHand
-      LEADING_TAB = /\A *\t/
-      LEADING_SPACE = /\A[ \u00A0]{2,}/
+      # Patterns of Paragraph#seen_text, in which images and note marks are signs. Edits that mend these take what they match.
+      LEADING_TAB = /(?:\A|(?<=[\f\v])) *\t[ \t]*/
+      LEADING_SPACE = /(?:\A|(?<=[\f\v]))[ \u00A0]{2,}/
       DOUBLE_SPACE = /(?<=\S) {2,}(?=\S)/
-      LINE_BREAK = /\n/
       # A break in running text, as opposed to one in an address or verse: the sentence goes on after it.
-      SENTENCE_GOES_ON = /[[:alnum:],;)’'-][ \u00A0]*\n[ \u00A0]*[[:lower:]]/
+      RUNNING_BREAK = /(?<=[[:alnum:],;)’'-])[ \u00A0]*\n[ \u00A0]*(?=[[:lower:]])/
       PAGE_BREAK = /\f/
 
       module_function
 
       def leading_tab?(paragraph)
-        !paragraph.blank? && LEADING_TAB.match?(paragraph.text)
+        !paragraph.blank? && LEADING_TAB.match?(paragraph.seen_text)
       end
 
       def leading_space?(paragraph)
-        !paragraph.blank? && LEADING_SPACE.match?(paragraph.text)
+        !paragraph.blank? && LEADING_SPACE.match?(paragraph.seen_text)
       end
 
       def double_space?(paragraph)
-        DOUBLE_SPACE.match?(paragraph.text)
+        DOUBLE_SPACE.match?(paragraph.seen_text)
       end
 
       def line_break?(paragraph)
-        LINE_BREAK.match?(paragraph.text)
+        paragraph.seen_text.include?("\n")
       end
 
       def running_line_break?(paragraph)
-        SENTENCE_GOES_ON.match?(paragraph.text)
+        RUNNING_BREAK.match?(paragraph.seen_text)
       end
 
       def page_break?(paragraph)

@@ -33,8 +33,15 @@ module Norvel
       def numbered_deeper(paragraph)
         traits = Traits.of(paragraph)
         return unless traits.kind == :decimal && traits.depth >= 2
-        depths = @headings.select { |other| @kinds[other.id] == @kinds[paragraph.id] && Traits.of(other).kind == :decimal }.map { |other| Traits.of(other).depth }.uniq
-        traits.depth.clamp(1, 6) if depths.size > 1
+        traits.depth.clamp(1, 6) if depths[@kinds[paragraph.id]].size > 1
+      end
+
+      # The depths at which headings of each look are numbered: {kind => [1, 2]}.
+      def depths
+        @depths ||= Hash.new([].freeze).merge(
+          @headings.select { |heading| Traits.of(heading).kind == :decimal }.group_by { |heading| @kinds[heading.id] }
+            .transform_values { |list| list.map { |heading| Traits.of(heading).depth }.uniq }
+        )
       end
 
       # A level the file states itself.

@@ -5,40 +5,45 @@ module Norvel
     module Rules
       # accessible.title, accessible.language, accessible.alt_text: WCAG 2.2, 2.4.2, 3.1.1 and 1.1.1.
       class AccessibleRules < Family
-        def self.asked(guide, _roles)
-          %w[title language alt_text].select { |key| ![nil, "allow"].include?(guide.accessible[key]) }.map { |key| "accessible.#{key}" }
-        end
+        RULES = %w[title language alt_text].map do |key|
+          Rule.new(name: "accessible.#{key}", goes_by: :document, stage: :document, switch: ["accessible", key])
+        end.freeze
 
         def findings
-          [(title if asked?("title")), (language if asked?("language")), *(asked?("alt_text") ? mute_pictures : [])].compact
+          [(title if asked?("accessible.title")), (language if asked?("accessible.language")),
+            *(asked?("accessible.alt_text") ? mute_pictures : [])].compact
         end
 
         private
 
-        def asked?(key)
-          switch = @guide.accessible[key]
-          !switch.nil? && switch != "allow"
-        end
-
         def title
           return if @document.info[:title]
           text = @document.paragraphs.find { |p| @check.role(p) == "title" }&.sealed_text
-          mend = text && Mend.new("describe", "Take “#{text}” as the title", true, ->(_, _) { Edits::Describe.new({title: text}) })
-          finding("accessible.title", message: "The document has no title in its properties", asked: "a title", found: "none", cause: [], mend:, cite: @guide.accessible["cite"])
+          missing("accessible.title", "The document has no title in its properties", "a title",
+            mend: text && describe("Take “#{text}” as the title", title: text))
         end
 
         def language
           return if @document.info[:language] || @document.sheet.run_defaults[:language] || default_style_language
           tag = @guide.data["language"]
-          mend = tag && Mend.new("describe", "Set it to #{tag}", true, ->(_, _) { Edits::Describe.new({language: tag}) })
-          finding("accessible.language", message: "The document does not say its language", asked: "a language", found: "none", cause: [], mend:, cite: @guide.accessible["cite"])
+          missing("accessible.language", "The document does not say its language", "a language",
+            mend: tag && describe("Set it to #{tag}", language: tag))
         end
 
         # What an image shows only a person can say.
         def mute_pictures
           @document.pictures_shown.select(&:mute?).map do |picture|
-            finding("accessible.alt_text", paragraph: @document.paragraph(picture.paragraph), message: "An image has no description", asked: "a description in words", found: "none", cause: [], cite: @guide.accessible["cite"])
+            missing("accessible.alt_text", "An image has no description", "a description in words",
+              paragraph: @document.paragraph(picture.paragraph))
           end
+        end
+
+        def missing(rule, message, asked, **place)
+          finding(rule, message:, asked:, found: "none", cause: [], cite: @guide.accessible["cite"], **place)
+        end
+
+        def describe(label, **values)
+          Mend.new(name: "describe", label:, safe: true, steps: [[:describe, values]])
         end
 
         def default_style_language

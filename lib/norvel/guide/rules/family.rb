@@ -3,11 +3,17 @@
 module Norvel
   class Guide
     module Rules
-      # A family of rules: +findings+ are those on the document as a whole, +on+ those that a paragraph alone gives rise to.
+      # A family of rules, declared in its RULES: +findings+ are those on the document as a whole, +on+ those that a paragraph
+      # alone gives rise to.
       class Family
         # Do its findings on a paragraph follow from the look that styles give it? Else they stay as long as the paragraph does.
         def self.looks?
-          true
+          self::RULES.any? { |rule| rule.goes_by == :look }
+        end
+
+        # The names of the rules that a guide states, for these roles.
+        def self.asked(guide, _roles)
+          self::RULES.select { |rule| rule.said(guide) }.map(&:name)
         end
 
         def initialize(check)
@@ -26,14 +32,16 @@ module Norvel
 
         private
 
+        def asked?(name)
+          !Rules[name].said(@guide).nil?
+        end
+
+        # cause: what findings with one cause have in common, beside the rule
         def finding(rule, message:, asked:, found:, cause:, paragraph: nil, section: nil, mend: nil, cite: nil)
           @severities ||= {}
           severity = @severities[rule] ||= @guide.severity(rule)
-          Finding.new(rule:, severity:, cite: cite&.to_s, paragraph: paragraph&.id, section: section || paragraph&.section, message:, asked:, found:, cause: [rule, *cause], mend:)
-        end
-
-        def ids(findings)
-          findings.filter_map(&:paragraph)
+          Finding.new(rule:, severity:, cite: cite&.to_s, paragraph: paragraph&.id, section: section || paragraph&.section,
+            message:, asked:, found:, cause: [rule, *cause], mend:)
         end
       end
     end

@@ -3,10 +3,13 @@
 module Norvel
   class Guide
     module Rules
-      # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the same of a PDF).
+      # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the same of
+      # a PDF).
       class HeadingRules < Family
+        RULES = [Rule.new(name: "headings.skip", goes_by: :document, stage: :roles)].freeze
+
         def self.asked(guide, _roles)
-          [*("headings.skip" if guide.headings["skip_levels"] == false), *("headings.unmarked" if (1..6).any? { |n| guide.role("heading_#{n}")["style"] })]
+          (guide.headings["skip_levels"] == false) ? ["headings.skip"] : []
         end
 
         def findings
@@ -25,7 +28,8 @@ module Norvel
 
         def skip(paragraph, before, level)
           message = before.zero? ? "The first heading is of level #{level}" : "A heading of level #{level} follows one of level #{before}"
-          finding("headings.skip", paragraph:, message:, asked: "level #{before + 1}", found: "level #{level}", cause: [paragraph.id], cite: @guide.headings["cite"])
+          finding("headings.skip", paragraph:, message:, asked: "level #{before + 1}", found: "level #{level}",
+            cause: [paragraph.id], cite: @guide.headings["cite"])
         end
       end
     end

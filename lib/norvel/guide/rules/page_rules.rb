@@ -3,37 +3,37 @@
 module Norvel
   class Guide
     module Rules
-      # page.size, page.margin.top|bottom|left|right. Sizes: ISO 216:2007, ANSI/ASME Y14.1.
+      # page.size, page.margin.top|bottom|left|right.
       class PageRules < Family
-        SIZES = {"A3" => [297, 420], "A4" => [210, 297], "A5" => [148, 210], "B5" => [176, 250], "Letter" => [215.9, 279.4], "Legal" => [215.9, 355.6]}
-          .transform_values { |sides| sides.map { |mm| Length.points(mm.to_r, "mm") } }.freeze
+        RULES = %w[page.size page.margin.*].map { |name| Rule.new(name:, goes_by: :document, stage: :page) }.freeze
+
         SIZE_SLACK = 1.0 # pt: files round A4 to 595.3 or 595.28
         # The binding side of a sheet that is printed on one side is the left one.
-        SIDES = {"top" => "top", "bottom" => "bottom", "left" => "left", "right" => "right", "inside" => "left", "outside" => "right"}.freeze
+        SIDES = {"top" => "top", "bottom" => "bottom", "left" => "left", "right" => "right", "inside" => "left", "outside" => "right"}
+          .freeze
 
         def self.asked(guide, _roles)
-          [*("page.size" if guide.page["size"]), *guide.page.fetch("margins", {}).except("tolerance").keys.map { |side| "page.margin.#{SIDES.fetch(side)}" }]
+          sides = guide.page.fetch("margins", {}).except("tolerance").keys
+          [*("page.size" if guide.page["size"]), *sides.map { |side| "page.margin.#{SIDES.fetch(side)}" }]
         end
 
         def findings
-          @document.sections.each_with_index.flat_map { |section, index| [size(section, index + 1), *margins(section, index + 1)].compact }
+          @document.sections.each.with_index(1).flat_map do |section, number|
+            [size(section, number), *margins(section, number)].compact
+          end
         end
 
         private
 
         def size(section, number)
           asked = @guide.page["size"] or return
-          wanted = asked.is_a?(Hash) ? asked.values_at("width", "height").map { |text| Length.typed(text) } : SIZES.fetch(asked)
+          wanted = asked.is_a?(Hash) ? asked.values_at("width", "height").map { |text| Length.typed(text) } : PaperSizes[asked]
           wanted = wanted.reverse if section.landscape?
           return if [section.width, section.height].zip(wanted).all? { |is, should| (is - should).abs <= SIZE_SLACK }
-          mend = Mend.new("set_page", "Set the page size", true, ->(list, _) { Edits::SetPage.new(list.map(&:section), {width: wanted[0], height: wanted[1]}) })
-          finding("page.size", section: number, message: "The page is not #{asked.is_a?(Hash) ? "of the size asked for" : asked}", asked: asked.is_a?(Hash) ? spoken(*wanted) : asked,
-            found: named(section) || spoken(section.width, section.height), cause: [section.landscape?], mend:, cite: @guide.page["cite"])
-        end
-
-        def named(section)
-          sides = [section.width, section.height].minmax
-          SIZES.find { |_, size| size.zip(sides).all? { |one, other| (one - other).abs <= SIZE_SLACK } }&.first
+          said = asked.is_a?(Hash) ? spoken(*wanted) : asked
+          finding("page.size", section: number, message: "The page is not #{asked.is_a?(Hash) ? "of the size asked for" : asked}",
+            asked: said, found: PaperSizes.name_of(section.width, section.height, SIZE_SLACK) || spoken(section.width, section.height),
+            cause: [section.landscape?], mend: mend("Set the page size", width: wanted[0], height: wanted[1]), cite: @guide.page["cite"])
         end
 
         def spoken(width, height)
@@ -47,14 +47,30 @@ module Norvel
         end
 
         def margin(section, number, side, range, slack)
-          least, most = range.is_a?(Hash) ? range.values_at("min", "max").map { |text| text && Length.typed(text) } : [Length.typed(range)] * 2
+          least, most = bounds(range)
           field = :"margin_#{SIDES.fetch(side)}"
           found = section[field]
           return if (least.nil? || found >= least - slack) && (most.nil? || found <= most + slack)
           target = (least && found < least) ? least : most
-          said = (least == most) ? Length.spoken(least, "mm") : [least && "at least #{Length.spoken(least, "mm")}", most && "at most #{Length.spoken(most, "mm")}"].compact.join(", ")
-          mend = Mend.new("set_page", "Set the #{side} margin to #{Length.spoken(target, "mm")}", true, ->(list, _) { Edits::SetPage.new(list.map(&:section), {field => target}) })
-          finding("page.margin.#{SIDES.fetch(side)}", section: number, message: "The #{side} margin is not #{said}", asked: said, found: Length.spoken(found, "mm"), cause: [], mend:, cite: @guide.page["cite"])
+          said = said(least, most)
+          finding("page.margin.#{SIDES.fetch(side)}", section: number, message: "The #{side} margin is not #{said}", asked: said,
+            found: Length.spoken(found, "mm"), cause: [],
+            mend: mend("Set the #{side} margin to #{Length.spoken(target, "mm")}", field => target), cite: @guide.page["cite"])
+        end
+
+        def bounds(range)
+          return [Length.typed(range)] * 2 unless range.is_a?(Hash)
+          range.values_at("min", "max").map { |text| text && Length.typed(text) }
+        end
+
+        def said(least, most)
+          return Length.spoken(least, "mm") if least == most
+          bounds = {"at least" => least, "at most" => most}.compact
+          bounds.map { |words, length| "#{words} #{Length.spoken(length, "mm")}" }.join(", ")
+        end
+
+        def mend(label, **values)
+          Mend.new(name: "set_page", label:, safe: true, steps: [[:set_page, values]])
         end
       end
     end

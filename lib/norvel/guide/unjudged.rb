@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # Stands for a check that a fault of Norvel's own prevented. It answers what pages ask of a check, with no findings, and has
+    # a sentence; it is never met by a guide.
+    Unjudged = Struct.new(:guide, :document, :error) do
+      def fault
+        "This document could not be held against #{guide.name}: Norvel made a mistake of its own (#{error.class}). " \
+          "Nothing of the document is lost, and every change can be taken back."
+      end
+
+      def findings
+        []
+      end
+      alias_method :groups, :findings
+      alias_method :on_document, :findings
+      alias_method :rules_asked, :findings
+
+      def at(_id)
+        []
+      end
+      alias_method :on, :at
+
+      def counts
+        Check::SEVERITIES.to_h { |severity| [severity, 0] }
+      end
+
+      def meets?
+        false
+      end
+    end
+  end
+end
