@@ -2,7 +2,14 @@
 
 # The web application: frame, safety and errors. Each station's routes are a file in routes/.
 class Web < Sinatra::Base
+  TEST = ENV["RACK_ENV"] == "test"
   UPLOAD_LIMIT = 110_000_000
+  HOSTS = ["127.0.0.1", "localhost", "[::1]", "::1", *("example.org" if TEST)].freeze
+  POLICY = {
+    "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:", "font-src" => "'self'",
+    "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
+  }.map { |kind, from| "#{kind} #{from}" }.join("; ").freeze
+  OUR_OWN_FAULT = "Norvel made a mistake of its own here. Your document is as it was at the last change."
 
   set :root, __dir__
   set :views, File.join(__dir__, "views")
@@ -11,9 +18,9 @@ class Web < Sinatra::Base
   set :database_file, File.expand_path("../config/database.yml", __dir__)
   set :bind, "127.0.0.1"
   set :show_exceptions, false
-  set :raise_errors, ENV["RACK_ENV"] == "test"
-  set :dump_errors, ENV["RACK_ENV"] != "test"
-  set :host_authorization, permitted_hosts: ["127.0.0.1", "localhost", "[::1]", "::1", "example.org"].first((ENV["RACK_ENV"] == "test") ? 5 : 4)
+  set :raise_errors, TEST
+  set :dump_errors, !TEST
+  set :host_authorization, permitted_hosts: HOSTS
   set :sessions, false
   set :protection, false
   set :erb, escape_html: true, trim: "-"
@@ -21,68 +28,48 @@ class Web < Sinatra::Base
 
   register Sinatra::ActiveRecordExtension
 
-  # The secret of the session cookie: made once, kept beside the database.
-  def self.secret
-    path = File.expand_path("../storage/secret", __dir__)
-    File.write(path, SecureRandom.hex(64), perm: 0o600) unless File.exist?(path)
-    File.read(path)
-  end
-
   use Rack::Attack
-  Rack::Attack.throttle("files brought in", limit: 60, period: 60) { |request| request.ip if request.post? && request.path == "/manuscripts" } unless ENV["RACK_ENV"] == "test"
-  Rack::Attack.cache.store = Class.new { # counts in memory: one process, one person
-    def initialize = (@counts = {})
-    def read(key) = @counts[key]
-    def write(key, value, **) = (@counts.clear if @counts.size > 1000) || @counts[key] = value
-    def increment(key, amount = 1, **) = @counts[key] = (@counts[key] || 0) + amount
-    def delete(key) = @counts.delete(key)
-  }.new
-  use Rack::Session::Cookie, key: "norvel", secret:, same_site: :lax, httponly: true
-  use Rack::Protection::AuthenticityToken
+  Rack::Attack.cache.store = ActiveSupport::Cache::MemoryStore.new
+  unless TEST
+    Rack::Attack.throttle("files brought in", limit: 60, period: 60) do |request|
+      request.ip if request.post? && request.path == "/manuscripts"
+    end
+  end
+  # Cookies are not told apart by port: two instances on one host have names of their own.
+  use Rack::Session::Cookie, key: "norvel-#{ENV.fetch("PORT", "4567").to_i}", same_site: :lax, httponly: true,
+    secret: Secret.at(File.expand_path("../storage/secret", __dir__))
+  use Rack::Protection::HttpOrigin, reaction: :report, report_key: "norvel.foreign", logging: false
+  use Rack::Protection::AuthenticityToken, reaction: :report, report_key: "norvel.lost", logging: false
   use Rack::Protection::FrameOptions, frame_options: "DENY"
   use Rack::Protection::XSSHeader, nosniff: true
 
-  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView, StyleChanges
+  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView,
+    StyleChanges, Complaints
 
   register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 
   before do
-    headers "Content-Security-Policy" => "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
-      "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"
-    halt 413, page_of_error("The file is larger than 100 MB, which no text document needs to be.") if request.content_length.to_i > UPLOAD_LIMIT
+    headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"
+    halt 404, page_of_error(NO_PAGE) unless Rack::Utils.unescape_path(request.path_info).force_encoding("UTF-8").valid_encoding?
+    halt 413, page_of_error("The file is larger than 100 MB, which no text document needs to be.") if too_large?
+    halt 403, page_of_error("This came from another site, so nothing was done.") if env["norvel.foreign"]
+    params.replace(Door.open(params))
+    halt 403, lost_page if env["norvel.lost"]
   end
 
-  after { ActiveRecord::Base.connection_handler.clear_active_connections! unless ENV["RACK_ENV"] == "test" }
+  after { ActiveRecord::Base.connection_handler.clear_active_connections! unless TEST }
 
-  error Manuscript::Stale do
-    complain 409, env["sinatra.error"].message
-  end
+  NO_PAGE = "There is no page at this address."
+  NO_DOCUMENT = "There is no such document on the shelf. It may have been taken off in another window."
 
-  error Norvel::Error do
-    complain 422, env["sinatra.error"].message
-  end
-
-  error ActiveRecord::RecordNotFound do
-    complain 404, "There is no such document on the shelf. It may have been taken off in another window."
-  end
-
-  not_found { complain 404, "There is no page at this address." }
-
-  error do
-    complain 500, "Norvel made a mistake of its own here. Your document is as it was at the last change."
-  end
-
-  helpers do
-    # A fragment for htmx, a page for everybody else; both say it in words that stay.
-    def complain(status, message)
-      status status
-      return erb(:_complaint, layout: false, locals: {message:}) if request.env["HTTP_HX_REQUEST"]
-      page_of_error(message)
-    end
-
-    def page_of_error(message)
-      @title = "Something is not right"
-      erb :error, locals: {message:}
-    end
-  end
+  error(Door::Malformed) { complain 400, error_sentence }
+  error(Sinatra::BadRequest) { complain 400, "What was sent can't be read: it is not what a page of Norvel sends." }
+  error(Manuscript::Stale) { complain 409, error_sentence }
+  error(Manuscript::Unopened) { complain 422, error_sentence, page: :stuck }
+  error(Norvel::Error) { complain 422, error_sentence }
+  error(ActiveRecord::RecordNotFound) { complain 404, NO_DOCUMENT }
+  error(ActiveRecord::ActiveRecordError, SQLite3::Exception) { complain 503, Trouble.sentence(env["sinatra.error"]) }
+  error(Errno::ENOSPC) { complain 503, Trouble::SENTENCES["FullException"] }
+  error { complain 500, OUR_OWN_FAULT, page: :stuck }
+  not_found { complain 404, NO_PAGE }
 end

@@ -22,7 +22,7 @@ module Page
 
   # Goes on to a page that says what was done.
   def go_after(said, place)
-    env["rack.session"]["said"] = said
+    env["rack.session"]["said"] = said[0, 300]
     redirect to(place), 303
   end
 
@@ -78,15 +78,12 @@ module Page
 
   # Ids told shortly: "1-3,7".
   def id_spans(ids)
-    ids.chunk_while { |one, other| other == one + 1 }.map { |run| (run.size == 1) ? run.first.to_s : "#{run.first}-#{run.last}" }.join(",")
+    Spans.write(ids)
   end
 
   # Ids that a page sent: "3,7-12" or a list of fields.
   def chosen_ids
-    return Array(params[:paragraph]).map(&:to_i) if params[:ids].to_s.empty?
-    params[:ids].split(",").first(20_000).flat_map do |span|
-      first, last = span.split("-").map(&:to_i)
-      last ? (first..[last, first + 100_000].min).to_a : [first]
-    end.select { |id| document.include?(id) }
+    named = params[:ids].to_s.empty? ? Array(params[:paragraph]).join(",") : params[:ids]
+    Spans.read(named, document.paragraphs)
   end
 end

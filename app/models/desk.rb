@@ -5,10 +5,8 @@ module Desk
   SPACE = 6 # documents
   # earlier: the checks of the state before, from which those of this one are made
   Live = Struct.new(:version, :document, :original, :checks, :earlier)
-
-  @live = {}
-  @locks = Hash.new { |locks, id| locks[id] = Monitor.new }
-  @guard = Mutex.new
+  LIVE = Norvel::Recent.new(SPACE)
+  LOCKS = Array.new(64) { Monitor.new }.freeze
 
   module_function
 
@@ -23,45 +21,56 @@ module Desk
   # The document held against its guide; one check a state, since its findings are asked for many times.
   def check(manuscript)
     state = live(manuscript)
-    state.checks[manuscript.guide] ||= Norvel::Guide::Check.new(manuscript.rules, state.document, before: state.earlier[manuscript.guide])
+    state.checks[manuscript.guide] ||= judge(manuscript, state.document, state.earlier)
   end
 
-  def put(manuscript, document)
-    @guard.synchronize do
-      was = @live.fetch(manuscript.id)
-      @live[manuscript.id] = Live.new(manuscript.lock_version, document, was.original, {}, was.earlier.merge(was.checks))
-    end
+  # The check of a document that the manuscript is about to become.
+  def check_ahead(manuscript, document)
+    state = live(manuscript)
+    judge(manuscript, document, state.earlier.merge(state.checks))
+  end
+
+  # The manuscript has become this, with the check made ahead.
+  def put(manuscript, document, check)
+    was = LIVE.fetch(manuscript.id)
+    earlier = was ? was.earlier.merge(was.checks) : {}
+    original = was&.original || read(manuscript)
+    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document, original, {manuscript.guide => check}, earlier))
   end
 
   def forget(manuscript)
-    @guard.synchronize { @live.delete(manuscript.id) }
+    LIVE.delete(manuscript.id)
   end
 
   # One change at a time to one document.
   def alone(manuscript, &)
-    @guard.synchronize { @locks[manuscript.id] }.synchronize(&)
+    LOCKS[manuscript.id % LOCKS.size].synchronize(&)
   end
 
+  # Several requests for a document that is not here yet wait for one that loads it.
   def live(manuscript)
-    known = @guard.synchronize { @live[manuscript.id] }
-    return touch(manuscript.id, known) if known && known.version == manuscript.lock_version
-    alone(manuscript) { load(manuscript, known&.original) }
+    current(manuscript) || alone(manuscript) { current(manuscript) || load(manuscript) }
   end
 
-  def touch(id, state)
-    @guard.synchronize { @live[id] = @live.delete(id) || state }
-    state
+  def current(manuscript)
+    known = LIVE.fetch(manuscript.id)
+    known if known&.version == manuscript.lock_version
   end
 
-  def load(manuscript, original)
-    original ||= Norvel::Formats.read(manuscript.original.bytes, name: manuscript.filename)
+  def load(manuscript)
+    original = LIVE.fetch(manuscript.id)&.original || read(manuscript)
     document = manuscript.head ? Norvel::Snapshot.load(manuscript.head, original) : original
-    state = Live.new(manuscript.lock_version, document, original, {}, {})
-    @guard.synchronize do
-      @live[manuscript.id] = state
-      @live.shift while @live.size > SPACE
-    end
-    state
+    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document, original, {}, {}))
+  rescue => error
+    raise Manuscript::Unopened.new(error), cause: error
   end
-  private_class_method :touch, :load
+
+  def read(manuscript)
+    Norvel::Formats.read(manuscript.original.bytes, name: manuscript.filename)
+  end
+
+  def judge(manuscript, document, earlier)
+    Norvel::Guide::Check.attempt(manuscript.rules, document, before: earlier[manuscript.guide])
+  end
+  private_class_method :current, :load, :read, :judge
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A document on the shelf: the original, the state its edits led to, and the ledger. The database alone is the truth: a
-# change and the state it leads to are written in one transaction before anything is answered.
+# change and the state it leads to are written in one transaction before anything is answered, and worked out before that.
 class Manuscript < ActiveRecord::Base
   belongs_to :original
   has_many :ledger_entries, -> { order(:id) }, dependent: :delete_all
@@ -9,17 +9,42 @@ class Manuscript < ActiveRecord::Base
   # Someone else changed the document since this page was drawn.
   Stale = Class.new(Norvel::Error) do
     def message
-      "This document was changed in another window since you opened this page. Nothing was done: look at it as it is now, and try again."
+      "This document was changed in another window since you opened this page. Nothing was done: look at it as it is now, " \
+        "and try again."
+    end
+  end
+
+  # The document can't be shown, though all of it is still kept: its ledger, the file as it came, the way back.
+  class Unopened < Norvel::Error
+    def initialize(error)
+      said = error.is_a?(Norvel::Error) ? error.message : "Norvel made a mistake of its own (#{error.class})."
+      super("This document can't be opened as it is now: #{said} Nothing of it is lost.")
     end
   end
 
   DEFAULT_GUIDE = "ravelmouth-thesis"
+  GUIDES = Norvel::Recent.new(50) # read once
 
   # Reads a file and puts it on the shelf. Raises Norvel::UnreadableFile.
   def self.bring_in(bytes, filename:, guide: DEFAULT_GUIDE)
     document = Norvel::Formats.read(bytes, name: filename)
     title = document.info[:title] || File.basename(filename, ".*").tr("_", " ")
-    transaction { create!(original: Original.keep(bytes), title: title[0, 200], filename: filename[0, 200], guide:, words: document.word_count, paragraphs: document.paragraphs.size) }
+    made = new(title: title[0, 200], filename: Door.file_name(filename), guide:)
+    check = Norvel::Guide::Check.attempt(made.rules, document)
+    made.assign_attributes(**counts_of(document), **standing_of(check), standing_version: 0)
+    transaction { made.update!(original: Original.keep(bytes)) }
+    made
+  end
+
+  def self.counts_of(document)
+    {words: document.word_count, paragraphs: document.paragraphs.size}
+  end
+
+  # What the shelf shows of a check.
+  def self.standing_of(check)
+    asked = check.rules_asked
+    broken = check.findings.map(&:rule).uniq
+    {**check.counts.transform_keys(&:to_sym), rules_asked: asked.size, rules_met: [asked.size - broken.size, 0].max, fault: check.fault}
   end
 
   def document
@@ -31,9 +56,9 @@ class Manuscript < ActiveRecord::Base
     Desk.original(self)
   end
 
-  # Guides that ship are read once.
+  # The guide it is held against.
   def rules
-    (@@rules ||= {})[guide] ||= Norvel::Guide.find(guide)
+    GUIDES.fetch(guide) { Norvel::Guide.find(guide) }
   end
 
   def check
@@ -42,42 +67,48 @@ class Manuscript < ActiveRecord::Base
 
   # Applies an edit to the state that +version+ names. Returns the Norvel::Edits::Change. Raises Stale, Norvel::Refused.
   def perform(edit, version:)
-    Desk.alone(self) do
-      raise Stale if version.to_i != lock_version
+    turn(version) do
       change = edit.apply(document)
       raise Norvel::Refused, "There was nothing to change." if change.nothing?
-      transaction do
-        ledger_entries.create!(title: change.title[0, 250], touched: change.count, words_changed: change.words_changed, way_back: Norvel::Snapshot.dump_change(change, first_document))
-        keep(change.after)
+      way_back = Norvel::Snapshot.dump_change(change, first_document)
+      become(change.after) do
+        ledger_entries.create!(title: change.title[0, 250], touched: change.count, words_changed: change.words_changed, way_back:)
       end
-      Desk.put(self, change.after)
       change
     end
   end
 
   # Takes the last change back, or every change back to that entry with it, in order. Returns the entries, the last first.
+  # +to+: an entry's id; one that is not there any more is Stale.
   def take_back(version:, to: nil)
-    Desk.alone(self) do
-      raise Stale if version.to_i != lock_version
-      entries = to ? ledger_entries.where(id: to.id..).reverse_order.to_a : ledger_entries.last(1)
-      return [] if entries.empty?
-      before = entries.inject(document) { |now, entry| Norvel::Snapshot.take_back(entry.way_back, now, first_document) }
-      transaction do
-        entries.each(&:destroy!)
-        keep(before)
-      end
-      Desk.put(self, before)
+    turn(version) do
+      raise Stale if to && !ledger_entries.exists?(to)
+      entries = to ? ledger_entries.where(id: to..).reverse_order.to_a : ledger_entries.last(1)
+      next [] if entries.empty?
+      become(without(entries)) { entries.each(&:destroy!) }
       entries
     end
   end
 
-  # What the shelf shows of it, counted when it was last changed.
+  # Holds the document against another guide from now on. Raises Stale.
+  def judge_by(guide, version:)
+    turn(version) do
+      self.guide = guide
+      become(document)
+    end
+  end
+
+  # What the shelf shows of it: {"must" => 3, …}, as it was counted at the last change; nil where that was never done.
   def standing
-    return {"must" => must, "should" => should, "advice" => advice} if standing_version == lock_version && must
-    counts = check.counts
-    asked = check.rules_asked
-    update_columns(**counts.transform_keys(&:to_sym), rules_asked: asked.size, rules_met: asked.size - check.findings.map(&:rule).uniq.size, standing_version: lock_version)
-    counts
+    {"must" => must, "should" => should, "advice" => advice} if must && standing_version == lock_version
+  end
+
+  # The bytes of the document in its format, read back and found the same. Raises Norvel::Error with the change that is to blame.
+  def handed_over
+    Norvel::Formats.write(document).bytes
+  rescue => error
+    said = error.is_a?(Norvel::Error) ? error.message : "Norvel made a mistake of its own (#{error.class})."
+    raise Norvel::Error, [said, blame].compact.join(" ")
   end
 
   def discard
@@ -90,9 +121,45 @@ class Manuscript < ActiveRecord::Base
 
   private
 
-  def keep(document)
-    update!(head: Norvel::Snapshot.dump(document, first_document), words: document.word_count, paragraphs: document.paragraphs.size, title: document.info[:title] || title)
+  def turn(version)
+    Desk.alone(self) do
+      raise Stale if version.to_i != lock_version
+      yield
+    end
+  end
+
+  # The state before these changes, the last first.
+  def without(entries)
+    entries.inject(document) { |now, entry| Norvel::Snapshot.take_back(entry.way_back, now, first_document) }
+  end
+
+  # Everything is worked out before the database is asked, so that others wait for a write alone.
+  def become(after)
+    head = Norvel::Snapshot.dump(after, first_document)
+    check = Desk.check_ahead(self, after)
+    transaction do
+      yield if block_given?
+      update!(head:, **self.class.counts_of(after), **self.class.standing_of(check), standing_version: lock_version + 1,
+        title: (after.info[:title] || title)[0, 200], updated_at: Time.now)
+    end
+    Desk.put(self, after, check)
   rescue ActiveRecord::StaleObjectError
     raise Stale
+  end
+
+  # The first change after which the file could not be written any more, in a sentence; nil when it never could.
+  def blame
+    now = document
+    culprit = ledger_entries.reverse_order.find do |entry|
+      now = Norvel::Snapshot.take_back(entry.way_back, now, first_document)
+      writable?(now)
+    end
+    culprit && "It could before the change “#{culprit.title}”: take it back in the ledger."
+  end
+
+  def writable?(document)
+    Norvel::Formats.write(document) && true
+  rescue
+    false
   end
 end

@@ -17,7 +17,7 @@ module FindingRoutes
 
     app.post("/manuscripts/:id/guide") do
       raise Norvel::Refused, "There is no such guide." unless Norvel::Guide.shipped.key?(params[:guide])
-      manuscript.update!(guide: params[:guide], standing_version: nil)
+      manuscript.judge_by(params[:guide], version: params[:version] || manuscript.lock_version)
       redirect to(path_to("findings")), 303
     end
 

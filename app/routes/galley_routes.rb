@@ -80,7 +80,7 @@ module GalleyRoutes
 
     app.post("/manuscripts/:id/take_back") do
       before = document
-      entries = manuscript.take_back(version: params[:version], to: params[:entry] && manuscript.ledger_entries.find(params[:entry]))
+      entries = manuscript.take_back(version: params[:version], to: params[:entry]&.to_i)
       raise Norvel::Refused, "There is nothing to take back: the document is as it came." if entries.empty?
       @document = nil
       answer(before, (entries.size == 1) ? "Taken back: #{entries.first.title}" : "Taken back: the last #{entries.size} changes", [])

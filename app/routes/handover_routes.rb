@@ -11,10 +11,9 @@ module HandoverRoutes
     app.get("/manuscripts/:id/handover") { station :handover }
 
     app.get("/manuscripts/:id/download") do
-      bytes = Norvel::Formats::Docx.write(document)
-      raise Norvel::Error, "The file that was written did not read back with the same words, so it was not handed over." unless Norvel::Formats.read(bytes, name: manuscript.filename).seal.same_words?(document.seal)
+      bytes = manuscript.handed_over
       content_type TYPE
-      attachment "#{File.basename(manuscript.filename, ".*")}, clean#{File.extname(manuscript.filename)}"
+      attachment clean_name(manuscript.filename)
       bytes
     end
 
@@ -37,6 +36,12 @@ module HandoverRoutes
       changed = document.pictures.select { |picture| said.key?(picture.id) && said[picture.id].strip != picture.description.to_s }.to_h { |picture| [picture.id, said[picture.id]] }
       raise Norvel::Refused, "No description was changed." if changed.empty?
       go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title, path_to("handover")
+    end
+
+    app.helpers do
+      def clean_name(filename)
+        "#{File.basename(filename, ".*")}, clean#{File.extname(filename)}"
+      end
     end
 
     app.post("/manuscripts/:id/describe") do

@@ -12,11 +12,11 @@ module Shelf
     app.post "/manuscripts" do
       file = params[:file]
       raise Norvel::UnreadableFile, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
-      brought = Manuscript.bring_in(file[:tempfile].read, filename: file[:filename].to_s.dup.force_encoding("UTF-8").scrub)
+      brought = Manuscript.bring_in(file[:tempfile].read, filename: file[:filename])
       redirect to("/manuscripts/#{brought.id}/galley"), 303
     rescue Norvel::UnreadableFile => error
       @complaint = error.message
-      @filename = file.is_a?(Hash) ? file[:filename].to_s.dup.force_encoding("UTF-8").scrub : nil
+      @filename = file.is_a?(Hash) ? file[:filename] : nil
       @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
       @title = "Shelf"
       status 422

@@ -31,7 +31,7 @@ module TemplateRoutes
     app.post("/manuscripts/:id/templates/bring") do
       file = params[:file]
       raise Norvel::Refused, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
-      name = File.basename(file[:filename].to_s.dup.force_encoding("UTF-8").scrub, ".*")
+      name = File.basename(file[:filename], ".*")
       SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(Norvel::Formats.read(file[:tempfile].read, name:)))
       go_after "Brought in the template #{name}", path_to("templates")
     end

@@ -4,17 +4,17 @@ module Norvel
   # A document in memory. A value: an edit makes a new one that shares all that it did not touch, so that any two states can
   # be compared and the way back is the state before.
   class Document
-    # format      :docx
-    # name        the file's name
-    # paragraphs  of the text, tables and boxes, in document order, counted from 1 by readers
-    # stories     other parts: headers, footers, notes, comments, as Story
-    # sections    Section, in order; page_styles: PageStyle; pictures: Picture; sheet: Styles::StyleSheet; numbering: Numbering; info: {title:, author:, language: …}
-    # settings    {:sum_spaces, :mirrored …}; source: the package as it came
-    FIELDS = %i[format name paragraphs stories sections page_styles pictures sheet numbering info settings source].freeze
+    # What edits change, snapshots keep and ledgers take back:
+    #   paragraphs   of the text, tables and boxes, in reading order, counted from 1 by readers
+    #   tables       Table, without what stands in them (blocks has it)
+    #   stories      other parts: running heads and feet, notes, comments, as Story
+    #   sections     Section, in order; page_styles: PageStyle
+    #   sheet        Styles::StyleSheet; numbering: Numbering; settings: Settings
+    #   info         {title:, author:, language: …}
+    CHANGING = %i[paragraphs tables stories sections page_styles sheet numbering info settings].freeze
+    #   format, name  "docx", the file's name; source: the package as it came
+    FIELDS = [:format, :name, *CHANGING, :source].freeze
     attr_reader(*FIELDS)
-
-    # A part beside the text. kind: "header", "footer", "footnote", "endnote", "comment"; section: the first that shows it, or nil.
-    Story = Struct.new(:kind, :section, :paragraphs)
 
     # known: the cascade of the state it was made from, where styles or lists are others now
     def initialize(cascade: nil, known: nil, **fields)
@@ -50,9 +50,38 @@ module Norvel
       false
     end
 
-    # Images that still stand in the text.
-    def pictures_shown
-      pictures.select { |picture| include?(picture.paragraph) }
+    # Images of the text, in reading order, as Picture.
+    def pictures
+      @pictures ||= paragraphs.flat_map { |paragraph| paragraph.images.map { |image| Picture.new(image, paragraph.id) } }.freeze
+    end
+
+    # Paragraphs and tables of the text, in order, tables with what stands in their cells.
+    def blocks
+      @blocks ||= Blocks.of(paragraphs, tables)
+    end
+
+    # The same without these paragraphs. Places with names that stood in them stand at the next one now, as in the file.
+    def without(ids)
+      going = ids.to_h { |id| [id, true] }
+      left = []
+      kept = paragraphs.filter_map do |paragraph|
+        next left.concat(paragraph.anchors.select(&:stays?)) && nil if going[paragraph.id]
+        left.empty? ? paragraph : paragraph.with(anchors: (left.map { |anchor| anchor.at(0) } + paragraph.anchors).freeze).tap { left = [] }
+      end
+      kept[-1] = at_end(kept.last, left) if left.any? && kept.any?
+      with(paragraphs: kept.freeze)
+    end
+
+    # The Story that a note's mark stands for, or nil.
+    def note(mark)
+      stories.find { |story| story.kind == mark.of && story.id == mark.note }
+    end
+
+    # The running head or foot of a section (a number from 1), of the section before where it has none of its own; nil for none.
+    #   document.head(2, "footer", "first")
+    def head(section, kind, which = "default")
+      own = sections.first(section).reverse.filter_map { |before| before.head(kind, which) }.first
+      own && stories.find { |story| story.kind == kind && story.id == own }
     end
 
     def next_id
@@ -89,7 +118,7 @@ module Norvel
       left = changed.dup
       with(paragraphs: same_or(paragraphs, left.shift(paragraphs.size)), stories: same_or(stories, stories.map do |story|
         now = same_or(story.paragraphs, left.shift(story.paragraphs.size))
-        now.equal?(story.paragraphs) ? story : Story.new(story.kind, story.section, now)
+        now.equal?(story.paragraphs) ? story : story.with(paragraphs: now)
       end))
     end
 
@@ -147,6 +176,10 @@ module Norvel
     end
 
     private
+
+    def at_end(paragraph, anchors)
+      paragraph.with(anchors: (paragraph.anchors + anchors.map { |anchor| anchor.at(paragraph.raw_text.size) }).freeze)
+    end
 
     # The list that was where every member is the same, else the other, frozen.
     def same_or(was, now)

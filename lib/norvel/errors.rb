@@ -7,6 +7,9 @@ module Norvel
   # The file that came can't be read; nothing of it was taken in.
   class UnreadableFile < Error; end
 
+  # The file can't be written so that it says the same. Nothing was handed over.
+  class Unwritable < Error; end
+
   # The guide is not one: says the place and what was expected.
   class UnusableGuide < Error; end
 

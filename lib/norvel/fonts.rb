@@ -10,6 +10,8 @@ module Norvel
     DATA = YAML.safe_load_file(File.join(__dir__, "fonts.yml")).freeze
     CLASSES = {"serif" => "Liberation Serif", "sans" => "Liberation Sans", "mono" => "Liberation Mono"}.freeze
 
+    KNOWN = Recent.new(400) # names come from strangers' files
+
     module_function
 
     def families
@@ -18,8 +20,7 @@ module Norvel
 
     # The StandIn for a font name; one of its class when nothing nearer ships.
     def stand_in(name)
-      @known ||= {}
-      @known[name] ||= find(name)
+      KNOWN.fetch(name) { find(name) }
     end
 
     def find(name)

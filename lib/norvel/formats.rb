@@ -1,32 +1,100 @@
 # frozen_string_literal: true
 
 module Norvel
-  # The formats that can be read and written, by extension. A format is a module with read(bytes, name:) and write(document).
+  # The one door for files: every format that can be read and written is told here once, by the module that knows it (FORMAT
+  # in each). What a file is decides, not its name.
   module Formats
-    EXTENSIONS = {".docx" => "Docx", ".docm" => "Docx", ".dotx" => "Docx"}.freeze
-
-    module_function
-
-    # The document in a file. Raises UnreadableFile.
-    def read_file(path)
-      raise UnreadableFile, "There is no file #{path}." unless File.exist?(path)
-      raise UnreadableFile, "#{path} is a folder, not a file." if File.directory?(path)
-      raise UnreadableFile, "#{File.basename(path)} is larger than #{Container::LARGEST_FILE / 1_000_000} MB, which no text document needs to be." if File.size(path) > Container::LARGEST_FILE
-      read(File.binread(path), name: File.basename(path))
-    rescue SystemCallError => error
-      raise UnreadableFile, "#{path} could not be opened: #{error.message.split(" @ ").first}."
+    # name         its key in the command line's JSON ("docx"); label: what a person reads
+    # extensions   {".docx" => media type, …}, the usual one first
+    # marks        ->(bytes) { is it a file of this format? }
+    # reader       ->(bytes, name:) { Document }, raises UnreadableFile
+    # writer       ->(document) { Written }
+    # template     ->(document) { bytes without what the document says }
+    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template) do
+      def extension
+        extensions.keys.first
+      end
     end
 
-    # What the file is decides, not its extension. Raises UnreadableFile.
-    def read(bytes, name:)
-      Signature.check(bytes)
-      Docx::Reader.new(Container.new(bytes), name:).document
-    end
+    # The bytes of a file, and what could not be carried over into it: [{what:, count:, places:}, …].
+    Written = Struct.new(:bytes, :not_carried)
 
-    # The module that writes files with this extension. Raises Refused.
-    def for_path(path)
-      name = EXTENSIONS[File.extname(path).downcase] or raise Refused, "Norvel can't write “#{File.extname(path)}” files: give the output a name that ends in .docx."
-      const_get(name)
+    class << self
+      # Every Format, in the order in which they are asked whether a file is theirs.
+      def all
+        @all ||= [Docx::FORMAT].freeze
+      end
+
+      # {".docx" => Format, …}
+      def by_extension
+        @by_extension ||= all.flat_map { |format| format.extensions.keys.map { |extension| [extension, format] } }.to_h.freeze
+      end
+
+      def extensions
+        by_extension.keys
+      end
+
+      # The usual extensions as a sentence has them: ".docx".
+      def spoken
+        all.map(&:extension).join(" or ")
+      end
+
+      # By its key. Raises Refused.
+      def [](name)
+        all.find { |format| format.name == name } or raise Refused, "Norvel knows no format “#{name}”."
+      end
+
+      # The document in a file. Raises UnreadableFile.
+      def read_file(path)
+        raise UnreadableFile, "There is no file #{path}." unless File.exist?(path)
+        raise UnreadableFile, "#{path} is a folder, not a file." if File.directory?(path)
+        Container.refuse_larger(File.size(path), File.basename(path))
+        read(File.binread(path), name: File.basename(path))
+      rescue SystemCallError => error
+        raise UnreadableFile, "#{path} could not be opened: #{error.message.split(" @ ").first}."
+      end
+
+      # Raises UnreadableFile.
+      def read(bytes, name:)
+        format = all.find { |known| known.marks.call(bytes) }
+        raise UnreadableFile, Signature.complaint(bytes) unless format
+        format.reader.call(bytes, name:)
+      end
+
+      # The document as a file of a format, read back and found to hold the same words and objects. Raises Unwritable.
+      def write(document, as: document.format)
+        written = self[as].writer.call(document)
+        again = read_back(written.bytes, document)
+        lost = document.seal.lost_in(again.seal)
+        raise Unwritable, "The file that was written does not read back with the same #{lost}, so it was not handed over." if lost
+        written
+      end
+
+      # The bytes of a template: styles and page set-up of a document without what it says.
+      def template(document, as: document.format)
+        self[as].template.call(document)
+      end
+
+      # The format that an output's name asks for. Raises Refused.
+      def for_path(path)
+        ending = File.extname(path).downcase
+        by_extension[ending] or
+          raise Refused, "Norvel can't write “#{ending}” files: give the output a name that ends in #{spoken}."
+      end
+
+      # What a file with this name is served as.
+      def media_type(name)
+        ending = File.extname(name).downcase
+        by_extension.fetch(ending, all.first).extensions.fetch(ending, "application/octet-stream")
+      end
+
+      private
+
+      def read_back(bytes, document)
+        read(bytes, name: document.name)
+      rescue UnreadableFile => error
+        raise Unwritable, "The file that was written can't be read back, so it was not handed over: #{error.message}"
+      end
     end
   end
 end

@@ -13,13 +13,13 @@ module Norvel
       raise Refused, "A new document needs a title." unless @fields[:title]
     end
 
-    # The bytes of a .docx.
+    # The bytes of a file in the template's format.
     def bytes
       front = FIELDS.keys.filter_map { |field| [style(*STYLES.fetch(field, []), "Body Text"), @fields[field]] if @fields[field] }
       text = [[style("Heading 1"), "Introduction"], [style("Body Text"), "Begin here."]]
-      bare = Formats.read(Template.bytes(@template), name: "new.docx")
+      bare = Formats.read(Template.bytes(@template), name: "new")
       document = bare.with(paragraphs: (front + text).each_with_index.map { |(style, words), index| paragraph(index + 1, style, words) }.freeze)
-      Formats::Docx.write(Edits::Describe.new({title: @fields[:title], author: @fields[:author]}).change(document))
+      Formats.write(Edits::Describe.new({title: @fields[:title], author: @fields[:author]}).change(document)).bytes
     end
 
     private
@@ -30,7 +30,7 @@ module Norvel
     end
 
     def paragraph(id, style, words)
-      Document::Paragraph.new(id, :body, 1, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, [Document::Run.new(words, nil, Styles::PropertySet::EMPTY, nil)].freeze, nil, nil, nil)
+      Document::Paragraph.new(id, :body, 1, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, [Document::Run.new(Characters.typed(words), nil, Styles::PropertySet::EMPTY)].freeze)
     end
   end
 end

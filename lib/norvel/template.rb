@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Norvel
-  # A template is a plain .docx: its styles and page set-up count, its text is one sample paragraph of each style.
+  # A template is a plain document: its styles and page set-up count, its text is one sample paragraph of each style.
   module Template
     FOLDER = File.join(ROOT, "templates")
 
@@ -9,7 +9,7 @@ module Norvel
 
     # Names of the templates that ship, with their paths.
     def shipped
-      Dir[File.join(FOLDER, "*.docx")].sort.to_h { |path| [File.basename(path, ".docx"), path] }
+      Dir[File.join(FOLDER, "*{#{Formats.extensions.join(",")}}")].sort.to_h { |path| [File.basename(path, ".*"), path] }
     end
 
     # A shipped template's name, or a path. Raises UnreadableFile.
@@ -19,7 +19,7 @@ module Norvel
 
     # The bytes of a template with the styles and page set-up of a document.
     def bytes(document)
-      Formats::Docx::TemplateWriter.new(document).bytes
+      Formats.template(document)
     end
   end
 end

@@ -37,7 +37,7 @@ RSpec.describe Norvel::Formats::Docx::Package do
     %w[template.main document.macroEnabled.main].each do |kind|
       types = part(bytes, "[Content_Types].xml").sub("document.main+xml", "#{kind}+xml")
       document = reading("[Content_Types].xml" => types)
-      written = Norvel::Formats::Docx.write(document.replace([document.paragraphs[0].with(direct: set(align: "center"))]))
+      written = written(document.replace([document.paragraphs[0].with(direct: set(align: "center"))]))
       expect(part(written, "[Content_Types].xml")).to include(kind)
     end
   end
@@ -50,7 +50,7 @@ RSpec.describe Norvel::Formats::Docx::Package do
   it "never follows what points outside" do
     rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", '<Relationship Id="rId9" Type="http://x/attachedTemplate" Target="http://example.invalid/x.dotx" TargetMode="External"/></Relationships>')
     document = reading("word/_rels/document.xml.rels" => rels)
-    written = Norvel::Formats::Docx.write(document.replace([document.paragraphs[0].with(direct: set(align: "center"))]))
+    written = written(document.replace([document.paragraphs[0].with(direct: set(align: "center"))]))
     expect(part(written, "word/_rels/document.xml.rels")).to include("http://example.invalid/x.dotx")
   end
 

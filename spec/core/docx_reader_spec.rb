@@ -29,7 +29,7 @@ RSpec.describe Norvel::Formats::Docx::Reader do
     document = docx(body)
     expect(document.paragraphs.map { |paragraph| [paragraph.part, paragraph.text] }).to eq [[:body, "host"], [:textbox, "boxed"]]
     changed = document.replace([document.paragraphs[1].with(direct: set(align: "center"))])
-    expect(part(Norvel::Formats::Docx.write(changed), "word/document.xml").scan('<w:jc w:val="center"/>').size).to eq 2
+    expect(part(written(changed), "word/document.xml").scan('<w:jc w:val="center"/>').size).to eq 2
   end
 
   it "reads sections with what is inherited and what is not (17.6)" do
@@ -46,7 +46,7 @@ RSpec.describe Norvel::Formats::Docx::Reader do
     document = Norvel::Formats.read(strict, name: "strict.docx")
     expect(document.look(document.paragraphs[0]).values.values_at(:align, :indent_left)).to eq ["left", 36.0]
     changed = document.replace([document.paragraphs[0].with(direct: set(align: "right", indent_left: 72.0))])
-    expect(part(Norvel::Formats::Docx.write(changed), "word/document.xml")).to include('<w:jc w:val="end"/>', 'w:start="1440"')
+    expect(part(written(changed), "word/document.xml")).to include('<w:jc w:val="end"/>', 'w:start="1440"')
   end
 
   it "goes by namespaces, not prefixes" do

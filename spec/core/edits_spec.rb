@@ -57,7 +57,7 @@ RSpec.describe Norvel::Edits do
   # Random sequences of edits on the demo thesis: the words stay, and taking all back gives the same document and the same bytes.
   it "takes any sequence of edits back to the same bytes (property)" do
     original = thesis
-    first = Norvel::Formats::Docx.write(original)
+    first = written(original)
     bodies = original.paragraphs.map(&:id)
     makers = [
       ->(n, d) { described_class::AssignStyle.new(bodies.values_at(n % bodies.size, (n * 7) % bodies.size).uniq & d.paragraphs.map(&:id) | [d.paragraphs[3].id], %w[Heading1 Heading2 Normal][n % 3]) },
@@ -82,7 +82,7 @@ RSpec.describe Norvel::Edits do
         document = change.take_back(document)
         raise "the two ways back differ" unless other.paragraphs == document.paragraphs
       end
-      raise "not the same document" unless document.paragraphs == original.paragraphs && Norvel::Formats::Docx.write(document) == first
+      raise "not the same document" unless document.paragraphs == original.paragraphs && written(document) == first
     end
   end
 end

@@ -14,9 +14,9 @@ RSpec.describe Norvel::Formats::Docx::FieldNames do
   it "is done in the text and in headers when a style is renamed, and nowhere else" do
     field = ->(text) { %(<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve">#{text}</w:instrText></w:r><w:r><w:fldChar w:fldCharType="end"/></w:r>) }
     document = docx(p(field.call(" TOC \\t &quot;House Head,1&quot; ")) + p(r("Head"), '<w:pStyle w:val="Own"/>') + section, styles: style("Own", "House Head"), footer: p(field.call(" STYLEREF &quot;House Head&quot; ")))
-    bytes = Norvel::Formats::Docx.write(Norvel::Edits::RenameStyle.new("Own", "Part Head").apply(document).after)
+    bytes = written(Norvel::Edits::RenameStyle.new("Own", "Part Head").apply(document).after)
     expect([part(bytes, "word/document.xml")[/TOC [^<]*/], part(bytes, "word/footer1.xml")[/STYLEREF [^<]*/]]).to eq ['TOC \\t "Part Head,1" ', 'STYLEREF "Part Head" ']
-    plain = Norvel::Formats::Docx.write(Norvel::Edits::ChangeStyle.new("Own", {size: 20.0}).apply(document).after)
+    plain = written(Norvel::Edits::ChangeStyle.new("Own", {size: 20.0}).apply(document).after)
     expect(part(plain, "word/document.xml")).to eq part(document.source.bytes, "word/document.xml")
   end
 end

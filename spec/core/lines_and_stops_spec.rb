@@ -66,7 +66,7 @@ RSpec.describe "lines and tab stops in styles" do
 
   # ISO/IEC 29500-1 CT_PBdr: top, left, bottom, right.
   it "writes the sides in the schema's order" do
-    xml = part(Norvel::Formats::Docx.write(change(borders: "box 1 pt")), "word/styles.xml")
+    xml = part(written(change(borders: "box 1 pt")), "word/styles.xml")
     expect(xml[%r{w:styleId="Own".*?</w:style>}m].scan(/<w:(top|left|bottom|right) /).flatten).to eq %w[top left bottom right]
   end
 

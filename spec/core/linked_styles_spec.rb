@@ -68,7 +68,7 @@ RSpec.describe "places, sleeping styles and fonts in the file" do
 
   # 17.7.4.5: what the list says of a style that the file does not define holds once it does; the list itself stays.
   it "wakes a built-in style as the list of sleeping ones says" do
-    xml = part(Norvel::Formats::Docx.write(Norvel::Edits::DefineStyle.new("Body Text").apply(document).after), "word/styles.xml")
+    xml = part(written(Norvel::Edits::DefineStyle.new("Body Text").apply(document).after), "word/styles.xml")
     expect(xml[%r{w:styleId="BodyText".*?</w:style>}m]).to include('<w:uiPriority w:val="42"/><w:unhideWhenUsed w:val="1"/>')
     expect(xml).to include latent
   end
@@ -80,8 +80,8 @@ RSpec.describe "places, sleeping styles and fonts in the file" do
     rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId8" Type="#{Demo::Package::R}/fontTable" Target="fontTable.xml"/></Relationships>))
     document = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/fontTable.xml" => table), name: "x")
     changed = Norvel::Edits::ChangeStyle.new("Normal", {font: "Courier New"}).apply(document).after
-    expect(part(Norvel::Formats::Docx.write(changed), "word/fontTable.xml")).to include('<w:font w:name="Arial"/><w:font w:name="Courier New"><w:charset w:val="00"/><w:family w:val="modern"/><w:pitch w:val="fixed"/></w:font>')
+    expect(part(written(changed), "word/fontTable.xml")).to include('<w:font w:name="Arial"/><w:font w:name="Courier New"><w:charset w:val="00"/><w:family w:val="modern"/><w:pitch w:val="fixed"/></w:font>')
     known = Norvel::Edits::ChangeStyle.new("Normal", {font: "Arial"}).apply(document).after
-    expect(part(Norvel::Formats::Docx.write(known), "word/fontTable.xml")).to eq table
+    expect(part(written(known), "word/fontTable.xml")).to eq table
   end
 end

@@ -21,13 +21,13 @@ RSpec.describe "edits of lists" do
   end
 
   it "writes the list style and its definition so that each names the other (17.9.27)" do
-    bytes = Norvel::Formats::Docx.write(listed)
+    bytes = written(listed)
     expect(part(bytes, "word/numbering.xml")).to match(%r{<w:styleLink w:val="Steps"/><w:lvl w:ilvl="0">})
     expect(part(bytes, "word/styles.xml")).to match(%r{<w:style w:type="numbering"[^>]*w:styleId="Steps">.*<w:numId w:val="1"/>})
   end
 
   it "writes no list that nothing uses" do
-    expect(Norvel::Formats::Docx.write(Norvel::Edits::DeleteStyles.new(["Steps"]).apply(made).after)).to eq Norvel::Formats::Docx.write(plain)
+    expect(written(Norvel::Edits::DeleteStyles.new(["Steps"]).apply(made).after)).to eq written(plain)
   end
 
   {"bullets" => %w[• –], "numbers" => %w[1. a.], "decimal" => %w[1 1.1], "letters" => ["(a)", "(i)"]}.each do |form, expected|
@@ -66,7 +66,7 @@ RSpec.describe "edits of lists" do
     again = Norvel::Edits::StartList.new(3, again: true).apply(listed).after
     expect(markers(again)).to eq %w[1. 2. 1. 2. 3.]
     expect(markers(reread(again))).to eq markers(again)
-    expect(part(Norvel::Formats::Docx.write(again), "word/numbering.xml")).to include('<w:startOverride w:val="1"/>')
+    expect(part(written(again), "word/numbering.xml")).to include('<w:startOverride w:val="1"/>')
   end
 
   it "starts at another number" do
@@ -113,8 +113,8 @@ RSpec.describe "edits of lists" do
 
     it "patches a level of a list that came with the file, and leaves the rest of it as it is" do
       came = reread(listed)
-      bytes = Norvel::Formats::Docx.write(Norvel::Edits::ChangeListLevel.new(came.numbering.list(1).definition_id, 0, {text: "%1)"}).apply(came).after)
-      before = part(Norvel::Formats::Docx.write(came), "word/numbering.xml")
+      bytes = written(Norvel::Edits::ChangeListLevel.new(came.numbering.list(1).definition_id, 0, {text: "%1)"}).apply(came).after)
+      before = part(written(came), "word/numbering.xml")
       expect(part(bytes, "word/numbering.xml")).to eq before.sub('<w:lvlText w:val="%1."/>', '<w:lvlText w:val="%1)"/>')
     end
 
@@ -148,7 +148,7 @@ RSpec.describe "edits of lists" do
   # Any sequence of edits of lists and its way back end in the same document, in the same bytes when written.
   it "takes any sequence back (property)" do
     start = listed
-    first = Norvel::Formats::Docx.write(start)
+    first = written(start)
     makers = [
       ->(n) { Norvel::Edits::PutInList.new([(n % 5) + 1], list_id, level: n % 4) }, ->(n) { Norvel::Edits::PutInList.new([(n % 5) + 1], 0) }, ->(n) { Norvel::Edits::StartList.new((n % 5) + 1, again: n.even?) },
       ->(n) { Norvel::Edits::ChangeListLevel.new(definition_id, n % 3, {start: n % 9, suffix: "space"}) }, ->(n) { Norvel::Edits::ListOfStyle.new("Item", [list_id, 0, nil][n % 3], level: n % 3) }, ->(n) { Norvel::Edits::DefineListStyle.new("New #{n}", "bullets") }
@@ -165,7 +165,7 @@ RSpec.describe "edits of lists" do
       raise "what was written reads otherwise" unless markers(reread(now)) == markers(now)
       raise "what was saved is otherwise" unless Norvel::Snapshot.load(Norvel::Snapshot.dump(now, plain), plain).numbering == now.numbering
       changes.reverse_each { |change| now = change.take_back(now) }
-      raise "not the same bytes" unless Norvel::Formats::Docx.write(now) == first
+      raise "not the same bytes" unless written(now) == first
     end
   end
 end

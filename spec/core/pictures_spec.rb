@@ -23,7 +23,7 @@ RSpec.describe "images and what is said of them" do
     expect(change.title).to eq "Describe 2 images"
     expect(said(change.take_back(change.after))).to eq said(document)
     expect(said(Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document))).to eq said(change.after)
-    expect(Norvel::Formats::Docx.write(change.take_back(change.after))).to eq Norvel::Formats::Docx.write(document)
+    expect(written(change.take_back(change.after))).to eq written(document)
   end
 
   it "refuses what is no description" do

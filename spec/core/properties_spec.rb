@@ -80,7 +80,7 @@ RSpec.describe Norvel::Styles::Properties do
           paragraph.with(runs: [paragraph.runs[0].with(direct: set(name => list.first))])
         end
         dressed = reread(document.replace([with]))
-        bare = Norvel::Formats::Docx.write(dressed.replace([dressed.paragraphs[0].with(direct: set, runs: [dressed.paragraphs[0].runs[0].with(direct: set)])]))
+        bare = written(dressed.replace([dressed.paragraphs[0].with(direct: set, runs: [dressed.paragraphs[0].runs[0].with(direct: set)])]))
         expect(part(bare, "word/document.xml")).not_to match(/<w:(?:pPr|rPr)>/)
       end
     end

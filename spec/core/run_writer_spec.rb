@@ -10,12 +10,12 @@ RSpec.describe Norvel::Formats::Docx::RunWriter do
   let(:document) { docx(body, footnotes: footnote(1, "n"), image: Demo::Picture.png) }
 
   def objects(document)
-    xml = part(Norvel::Formats::Docx.write(document), "word/document.xml")
+    xml = part(written(document), "word/document.xml")
     %w[footnoteReference drawing].map { |name| xml.scan("<w:#{name}").size }
   end
 
   it "keeps the paragraph it did not touch, to the letter" do
-    before = part(Norvel::Formats::Docx.write(document), "word/document.xml")
+    before = part(written(document), "word/document.xml")
     expect(before).to include("<w:tab/>", "<w:br/>", "<w:footnoteReference", "<w:drawing>")
   end
 

@@ -83,16 +83,4 @@ RSpec.describe Norvel::Edits::Preview do
     assigned = Norvel::Edits::AssignStyle.new([3], "S").preview(document)
     expect([assigned.touched.size, assigned.title]).to eq [1, "Put 1 paragraph in S"]
   end
-
-  # What an earlier edition saved is read again: there a list held its levels itself.
-  it "reads what version 1 saved" do
-    document = docx(p(r("Head"), '<w:pStyle w:val="H1"/>'), styles: style("H1", "heading 1"))
-    now = Norvel::Edits::NumberHeadings.new("roman").apply(document).after
-    data = Norvel::Snapshot.inflate(Norvel::Snapshot.dump(now, document))
-    levels = data[:others][:numbering][:definitions].first[1].map { |number, level| [number, level.except(:run, :align)] }
-    old = Norvel::Snapshot.deflate({**data, version: 1, others: {**data[:others], numbering: [[1, "new1", levels, []]]}})
-    again = Norvel::Snapshot.load(old, document)
-    expect([again.markers, again.numbering, reread(again).markers]).to eq [now.markers, now.numbering, now.markers]
-    expect { Norvel::Snapshot.load(Norvel::Snapshot.deflate({**data, version: 9}), document) }.to raise_error(Norvel::Error, /another edition/)
-  end
 end

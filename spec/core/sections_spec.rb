@@ -65,7 +65,7 @@ RSpec.describe Norvel::Formats::Docx::Sections do
     inside = '<w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" w:footer="708" w:gutter="720"/>'
     document = Norvel::Formats.read(package(p(r("x")) + "<w:sectPr>#{inside}</w:sectPr>"), name: "x")
     changed = Norvel::Edits::SetPage.new([1], {margin_left: 126.0}).apply(document).after
-    expect(part(Norvel::Formats::Docx.write(changed), "word/document.xml")).to include('w:left="1800"', 'w:gutter="720"', 'w:right="1440"')
+    expect(part(written(changed), "word/document.xml")).to include('w:left="1800"', 'w:gutter="720"', 'w:right="1440"')
     expect(reread(changed).sections[0].margin_left).to eq 126.0
   end
 end

@@ -35,12 +35,12 @@ RSpec.describe "styles in notes and footers" do
     saved = Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document)
     expect([saved.stories, saved.seal]).to eq [change.after.stories, document.seal]
     back = Norvel::Snapshot.take_back(Norvel::Snapshot.dump_change(change, document), change.after, document)
-    expect(Norvel::Formats::Docx.write(back)).to eq Norvel::Formats::Docx.write(document)
+    expect(written(back)).to eq written(document)
     expect(change.take_back(change.after).stories).to eq document.stories
   end
 
   it "leaves parts alone that nothing changed" do
-    bytes = Norvel::Formats::Docx.write(Norvel::Edits::DeleteStyles.new(["Foot"]).apply(document).after)
+    bytes = written(Norvel::Edits::DeleteStyles.new(["Foot"]).apply(document).after)
     expect(part(bytes, "word/footnotes.xml")).to eq part(document.source.bytes, "word/footnotes.xml")
     expect(part(bytes, "word/footer1.xml")).to include('<w:pStyle w:val="Normal"/>')
   end

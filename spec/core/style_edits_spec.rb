@@ -106,7 +106,7 @@ RSpec.describe "edits of styles" do
   # Random sequences of style edits and their way back end in the same document, in the same bytes when written.
   it "takes any sequence of style edits back (property)" do
     original = document
-    first = Norvel::Formats::Docx.write(original)
+    first = written(original)
     templates = Norvel::Template.shipped.keys.map { |name| Norvel::Template.find(name) }
     makers = [
       ->(n) { Norvel::Edits::ChangeStyle.new(%w[Body Inset Other][n % 3], {space_after: (n % 30).to_f, bold: n.even?}) }, ->(n) { Norvel::Edits::RebaseStyle.new("Inset", %w[Normal Other][n % 2]) }, ->(n) { Norvel::Edits::RenameStyle.new("Other", "Name #{n}") },
@@ -127,7 +127,7 @@ RSpec.describe "edits of styles" do
       again = reread(now)
       raise "what was written reads otherwise" unless again.paragraphs.map { |q| [again.style_name(q), again.look(q).values] } == now.paragraphs.map { |q| [now.style_name(q), now.look(q).values] }
       changes.reverse_each { |change| now = change.take_back(now) }
-      raise "not the same bytes" unless Norvel::Formats::Docx.write(now) == first
+      raise "not the same bytes" unless written(now) == first
     end
   end
 end

@@ -24,7 +24,7 @@ RSpec.describe Norvel::Edits::StyleWords do
   it "goes over notes, and off again" do
     after = style(document, "Timber again", 0, "Strong")
     expect(after.paragraphs[0].text).to eq document.paragraphs[0].text
-    expect(part(Norvel::Formats::Docx.write(after), "word/document.xml")).to include("w:footnoteReference")
+    expect(part(written(after), "word/document.xml")).to include("w:footnoteReference")
     off = style(after, "Timber again", 0, nil)
     expect(reread(off).paragraphs[0].runs.map(&:style_id).compact).to be_empty
   end

@@ -24,7 +24,7 @@ RSpec.describe Norvel::Template do
     changes = []
     document = described_class.shipped.keys.inject(handbook) { |now, name| Norvel::Edits::ApplyTemplate.new(described_class.find(name), page: true).apply(now).tap { |change| changes << change }.after }
     changes.reverse_each { |change| document = change.take_back(document) }
-    expect(Norvel::Formats::Docx.write(document)).to eq Norvel::Formats::Docx.write(handbook)
+    expect(written(document)).to eq written(handbook)
   end
 
   it "asks for what has no partner" do

@@ -26,7 +26,7 @@ RSpec.describe Norvel::Edits do
   it "does not lose a note" do
     expect { described_class::Retype.new(2, "Note here").apply(document) }.to raise_error(Norvel::Refused, /note or field/)
     after = described_class::Retype.new(2, "A note\uFFFA there").apply(document).after
-    expect(part(Norvel::Formats::Docx.write(after), "word/document.xml")).to include("<w:footnoteReference")
+    expect(part(written(after), "word/document.xml")).to include("<w:footnoteReference")
     same_when_read(after)
   end
 
@@ -65,7 +65,7 @@ RSpec.describe Norvel::Edits do
 
   it "runs a heading into its text, and out again" do
     after = described_class::RunIn.new([1]).apply(document).after
-    expect(part(Norvel::Formats::Docx.write(after), "word/document.xml")).to match(%r{<w:pPr><w:rPr><w:vanish/><w:specVanish/></w:rPr></w:pPr>})
+    expect(part(written(after), "word/document.xml")).to match(%r{<w:pPr><w:rPr><w:vanish/><w:specVanish/></w:rPr></w:pPr>})
     expect(described_class::RunIn.on?(reread(after).paragraphs[0])).to be true
     expect(described_class::RunIn.new([1], on: false).apply(after).after.paragraphs).to eq document.paragraphs
     expect { described_class::RunIn.new([3]).apply(document) }.to raise_error(Norvel::Refused, /no text after/)

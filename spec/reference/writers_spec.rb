@@ -52,7 +52,7 @@ RSpec.describe "reading files by other writers" do
   Dir[File.join(__dir__, "files", "*.docx")].sort.each do |path|
     it "reads #{File.basename(path)}, writes it unchanged, and changed so that it reads back" do
       document = Norvel::Formats.read_file(path)
-      written = Norvel::Formats::Docx.write(document)
+      written = written(document)
       one, other = [File.binread(path), written].map { |bytes| Norvel::Formats::Container.new(bytes) }
       expect(other.names.to_h { |name| [name, other.read(name)] }).to eq one.names.to_h { |name| [name, one.read(name)] }
       changed = document.replace(document.paragraphs.map { |p| p.with(direct: set(align: "center"), runs: p.runs.map { |r| r.with(direct: r.direct.merge(bold: true)) }) })
@@ -90,7 +90,7 @@ RSpec.describe "python-docx reading what we write" do
   it "finds the same styles, parents and values" do
     mended = Norvel::Guide::Mending.new(thesis_guide, thesis).run.document
     path = File.join(Dir.mktmpdir, "mended.docx")
-    File.binwrite(path, Norvel::Formats::Docx.write(mended))
+    File.binwrite(path, written(mended))
     out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)
     raise err unless status.success?
     theirs = JSON.parse(out)
@@ -120,7 +120,7 @@ RSpec.describe "python-docx reading what we write" do
   it "finds what each style sets after edits of styles" do
     document = edited.inject(Norvel::Formats.read(Demo::Handbook.new.bytes, name: "handbook.docx")) { |now, edit| edit.call(now).apply(now).after }
     path = File.join(Dir.mktmpdir, "styles.docx")
-    File.binwrite(path, Norvel::Formats::Docx.write(document))
+    File.binwrite(path, written(document))
     out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)
     raise err unless status.success?
     agree = JSON.parse(out)["styles"].sum do |theirs|

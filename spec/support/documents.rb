@@ -24,8 +24,13 @@ module Documents
     Norvel::Formats::Container.new(bytes).read(name)
   end
 
+  # The bytes of its file, as they are.
+  def written(document)
+    Norvel::Formats[document.format].writer.call(document).bytes
+  end
+
   def reread(document)
-    Norvel::Formats.read(Norvel::Formats::Docx.write(document), name: document.name)
+    Norvel::Formats.read(written(document), name: document.name)
   end
 
   def set(**values)

@@ -19,6 +19,6 @@ module WebApp
   # Empties the shelf.
   def self.clear
     [LedgerEntry, Manuscript, Original, SavedTemplate].each(&:delete_all)
-    Desk.instance_variable_get(:@live).clear
+    Desk::LIVE.clear
   end
 end

@@ -108,7 +108,7 @@ RSpec.describe "styles", type: :feature do
     expect(Manuscript.find(manuscript.id).document.sections[0].margin_left).to be_within(0.1).of(107.75)
     find("#take-back-button").click
     expect(page).to have_css("#said", text: "Taken back")
-    expect(Norvel::Formats::Docx.write(Manuscript.find(manuscript.id).document)).to eq Norvel::Formats::Docx.write(manuscript.first_document)
+    expect(written(Manuscript.find(manuscript.id).document)).to eq written(manuscript.first_document)
     visit "#{at}/templates"
     fill_in "t-name", with: "Our own"
     click_button "Save"

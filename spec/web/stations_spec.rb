@@ -93,7 +93,7 @@ RSpec.describe "stations as plain pages" do
     expect_done "Number the headings: roman"
     form "styles/number", scheme: "klingon"
     expect_refused "no numbering"
-    expect(Norvel::Formats.read(Norvel::Formats::Docx.write(document), name: "x").markers.values.first).to eq "I"
+    expect(Norvel::Formats.read(written(document), name: "x").markers.values.first).to eq "I"
   end
 
   it "makes styles of every kind, and changes lists and pages" do

@@ -10,7 +10,7 @@ module Norvel
 
       def options(parser)
         output_option(parser)
-        parser.on("--template T", "a shipped template's name or a .docx file") { |name| @options[:template] = name }
+        parser.on("--template T", "a shipped template's name or a file") { |name| @options[:template] = name }
       end
 
       def perform

@@ -55,12 +55,11 @@ module Norvel
 
       # Writes whole or not at all: into a file beside it, read back, then renamed.
       def write(document, path)
-        bytes = Formats.for_path(path).write(document)
-        again = Formats.read(bytes, name: File.basename(path))
-        raise Error, "the file that was written does not read back the same, so it was not kept" unless again.seal.same_words?(document.seal)
+        written = Formats.write(document, as: Formats.for_path(path).name)
         temporary = "#{path}.#{Process.pid}.part"
-        File.binwrite(temporary, bytes)
+        File.binwrite(temporary, written.bytes)
         File.rename(temporary, path)
+        written
       ensure
         File.delete(temporary) if temporary && File.exist?(temporary)
       end

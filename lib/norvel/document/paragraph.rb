@@ -9,13 +9,19 @@ module Norvel
       # section   number of its section, from 1
       # style_id  as the file has it, may be nil or name a missing style
       # direct    PropertySet of the paragraph; mark: that of the paragraph mark (its end sign, the height of a blank one)
-      # table     Cell or nil
+      # table     CellLook or nil
       # source    ordinal among the file's paragraphs, nil for a new one
-      # holds     what an edit must not lose with it, and why it can't be removed: :section_break, :last_in_cell, :content, :frame, or nil
-      FIELDS = %i[id part section style_id direct mark runs table source holds].freeze
+      # holds     what an edit must not lose with it, and why it can't be removed: :section_break, :last_in_cell, :content, :frame,
+      #           or nil
+      # container id of the cell or box it stands in, nil in the story itself
+      # anchors   Anchor, by their places: what stands between its letters
+      FIELDS = %i[id part section style_id direct mark runs table source holds container anchors].freeze
       attr_reader(*FIELDS)
 
-      def initialize(id, part, section, style_id, direct, mark, runs, table, source, holds)
+      NO_ANCHORS = [].freeze
+
+      def initialize(id, part, section, style_id, direct, mark, runs, table = nil, source = nil, holds = nil, container = nil,
+        anchors = NO_ANCHORS)
         @id = id
         @part = part
         @section = section
@@ -26,10 +32,36 @@ module Norvel
         @table = table
         @source = source
         @holds = holds
+        @container = container
+        @anchors = anchors
       end
 
+      # Anchors move with the text unless they are given.
       def with(**changes)
+        if changes.key?(:runs) && @anchors.any? && !changes.key?(:anchors)
+          changes[:anchors] = Anchor.moved(@anchors, raw_text, changes[:runs].map(&:text).join)
+        end
         self.class.new(*FIELDS.map { |field| changes.fetch(field) { public_send(field) } })
+      end
+
+      # Is there nothing in it but letters?
+      def plain?
+        @anchors.empty? && @runs.none? { |run| run.carried || run.spans }
+      end
+
+      # The boxes that are anchored in it.
+      def boxes
+        plain? ? [] : @runs.flat_map { |run| run.objects.grep(TextBox) }
+      end
+
+      # The images in it.
+      def images
+        plain? ? [] : @runs.flat_map { |run| run.objects.grep(Image) }
+      end
+
+      # Does it hold what can't be taken to another paragraph: objects, links, fields, places with names?
+      def special?
+        !plain? || raw_text.match?(/[\f\v]/) || %i[content frame].include?(holds)
       end
 
       # The text a person reads, without object signs.

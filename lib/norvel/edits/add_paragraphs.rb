@@ -39,9 +39,14 @@ module Norvel
 
       def made(piece, document, before, id)
         style = piece.style || next_style(document, before)
-        runs = piece.runs.map { |text, values| Document::Run.new(text.tr("\r", ""), nil, Styles::PropertySet.of(values.inject({}) { |set, (name, value)| set.merge(Setting.slots(name, value)) }), nil) }
+        runs = piece.runs.map { |text, values| Document::Run.new(Characters.typed(text.tr("\r", "")), nil, set(values)) }
         section = (before.holds == :section_break) ? before.section + 1 : before.section
-        Document::Paragraph.new(id, before.part, section, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, runs.freeze, before.table, nil, nil)
+        Document::Paragraph.new(id, before.part, section, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, runs.freeze,
+          before.table, nil, nil, before.container)
+      end
+
+      def set(values)
+        Styles::PropertySet.of(values.inject({}) { |set, (name, value)| set.merge(Setting.slots(name, value)) })
       end
 
       def next_style(document, before)

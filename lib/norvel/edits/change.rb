@@ -7,13 +7,15 @@ module Norvel
     #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after, from the end
     #   others       {sheet: [before, after], sections: …, info: …}
     class Change
-      OTHERS = %i[sheet sections page_styles pictures info stories numbering settings].freeze
+      OTHERS = (Document::CHANGING - [:paragraphs]).freeze
 
       attr_reader :title, :splices, :others, :after, :words_changed
 
       def self.between(before, after, title:)
-        others = OTHERS.filter_map { |field| [field, [before.public_send(field), after.public_send(field)]] unless before.public_send(field).equal?(after.public_send(field)) || before.public_send(field) == after.public_send(field) }
-        new(title:, splices: splices(before.paragraphs, after.paragraphs), others: others.to_h, after:, words_changed: before.seal.words != after.seal.words)
+        others = OTHERS.to_h { |field| [field, [before.public_send(field), after.public_send(field)]] }
+          .reject { |_, (was, now)| was.equal?(now) || was == now }
+        new(title:, splices: splices(before.paragraphs, after.paragraphs), others:, after:,
+          words_changed: before.seal.words != after.seal.words)
       end
 
       # Stretches that differ, found by identity first: paragraphs are values that are shared when untouched.

@@ -14,7 +14,8 @@ module Norvel
         if needed
           raise Refused, "Paragraph #{document.position(needed.id) + 1} can't go: #{(needed.holds == :section_break) ? "a section of the document ends in it" : "its cell or box needs it"}."
         end
-        document.with(paragraphs: document.paragraphs.reject { |paragraph| going[paragraph.id] }.freeze)
+        refuse_half_fields(going.values)
+        document.without(going.keys)
       end
 
       def title(_document)
@@ -23,6 +24,21 @@ module Norvel
 
       def changes_text?
         true
+      end
+
+      def changes_objects?
+        true
+      end
+
+      private
+
+      # A field that begins in one paragraph and ends in another (a contents list) goes whole or not at all.
+      def refuse_half_fields(going)
+        objects = going.flat_map { |paragraph| paragraph.runs.flat_map(&:objects) }
+        ends = objects.count { |object| object.is_a?(Document::FieldPart) && object.role == "end" }
+        begins = objects.count { |object| object.is_a?(Document::Field) && object.cached }
+        return if begins == ends
+        raise Refused, "A field such as a contents list begins or ends here and goes on elsewhere: select all of it, or leave it."
       end
     end
   end

@@ -15,7 +15,21 @@ module Norvel
         missing = @descriptions.keys - document.pictures.map(&:id)
         raise Refused, "Image #{missing.first} is not in this document any more." if missing.any?
         raise Refused, "A description of more than #{LONGEST} letters is text: put it in the document." if @descriptions.values.any? { |text| text.size > LONGEST }
-        document.with(pictures: document.pictures.map { |picture| @descriptions.key?(picture.id) ? picture.with(description: @descriptions[picture.id].then { |text| text unless text.empty? }) : picture }.freeze)
+        document.replace(document.paragraphs.select { |paragraph| paragraph.images.any? }.map { |paragraph| described(paragraph) })
+      end
+
+      private def described(paragraph)
+        runs = paragraph.runs.map do |run|
+          objects = run.objects.map { |object| described_image(object) }
+          (objects == run.objects) ? run : run.with(carried: objects.freeze)
+        end
+        (runs == paragraph.runs) ? paragraph : paragraph.with(runs: runs.freeze)
+      end
+
+      private def described_image(object)
+        return object unless object.is_a?(Document::Image) && @descriptions.key?(object.id)
+        text = @descriptions[object.id]
+        object.with(description: (text unless text.empty?))
       end
 
       def title(_document)

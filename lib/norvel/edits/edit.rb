@@ -5,7 +5,7 @@ module Norvel
     # A change to a document that can be looked at first, made, and taken back. A subclass answers
     #   change(document)   the document as it would be; pure, raises Refused when it can't be done
     #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
-    # and, where it may, removes_white_space? or changes_text?.
+    # and, where it may, removes_white_space?, changes_text? or changes_objects?.
     class Edit
       # Makes the change under the seal. Raises Refused, BrokenSeal.
       def apply(document)
@@ -29,12 +29,28 @@ module Norvel
         false
       end
 
+      # May images, notes and fields go? Only for edits that take out whole paragraphs, or put some in.
+      def changes_objects?
+        false
+      end
+
       private
 
+      # Words whose letters a person types anew may leave a link.
       def check_seal(before, after)
+        lost = lost_words(before.seal, after.seal) || lost_objects(before.seal, after.seal)
+        raise BrokenSeal, "“#{title(before)}” would have changed #{lost}, so it was not done." if lost
+      end
+
+      def lost_words(before, after)
         return if changes_text?
-        kept = removes_white_space? ? before.seal.same_words?(after.seal) : before.seal == after.seal
-        raise BrokenSeal, "“#{title(before)}” would have changed words, so it was not done." unless kept
+        kept = removes_white_space? ? before.same_words?(after) : before.exact == after.exact
+        "words" unless kept
+      end
+
+      def lost_objects(before, after)
+        return if changes_objects? || before.same_objects?(after, but: changes_text? ? [:link] : [])
+        "#{(before.objects.keys | after.objects.keys).find { |kind| before.objects[kind] != after.objects[kind] }.to_s.tr("_", " ")}s"
       end
 
       def count(number, noun = "paragraph")

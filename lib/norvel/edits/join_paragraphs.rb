@@ -12,9 +12,9 @@ module Norvel
         position = document.position(@id)
         first, second = document.paragraphs[position, 2]
         raise Refused, "There is no paragraph after this one to join it with." unless second
-        raise Refused, "The two paragraphs stand in different places of the document (a table or box lies between)." unless [first.part, first.table].eql?([second.part, second.table]) && first.holds != :last_in_cell && first.holds != :section_break
-        special = [first, second].map { |paragraph| paragraph.raw_text.match?(Retype::SPECIAL) || %i[content frame].include?(paragraph.holds) }
-        raise Refused, "Both paragraphs hold images, notes or fields, so they can't be joined here." if special.all?
+        raise Refused, "The two paragraphs stand in different places of the document (a table or box lies between)." unless [first.part, first.container].eql?([second.part, second.container]) && first.holds != :last_in_cell && first.holds != :section_break
+        special = [first, second].map(&:special?)
+        raise Refused, "Both paragraphs hold images, notes, fields or links, so they can't be joined here." if special.all?
         document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 2] = [joined(first, second, special.last || !second.holds.nil?)] }.freeze)
       end
 

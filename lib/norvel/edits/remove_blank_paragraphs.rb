@@ -17,7 +17,7 @@ module Norvel
       def change(document)
         going = removable(document)
         document = with_gaps(document, going) if @keep_gaps
-        document.with(paragraphs: document.paragraphs.reject { |paragraph| going[paragraph.id] }.freeze)
+        document.without(going.keys)
       end
 
       def title(document)

@@ -27,7 +27,13 @@ module Norvel
           next run if text == run.text
           run.with(text:) unless text.empty?
         end
-        paragraph.with(runs: runs.freeze)
+        paragraph.with(runs: runs.freeze, anchors: moved(paragraph.anchors, changes))
+      end
+
+      # Anchors where their letters stand now.
+      def moved(anchors, changes)
+        grown = changes.map { |place, text| [place, text.size - 1] }
+        anchors.map { |anchor| anchor.at(anchor.place + grown.sum { |place, size| (place < anchor.place) ? size : 0 }) }.freeze
       end
 
       # The ranges of a pattern's matches.

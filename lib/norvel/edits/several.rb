@@ -24,6 +24,10 @@ module Norvel
       def changes_text?
         @edits.any?(&:changes_text?)
       end
+
+      def changes_objects?
+        @edits.any?(&:changes_objects?)
+      end
     end
   end
 end

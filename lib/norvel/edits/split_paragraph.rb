@@ -15,13 +15,14 @@ module Norvel
         paragraph = document.paragraph(@id)
         raise Refused, "There is nothing to split at this place." unless @at.between?(1, paragraph.raw_text.size - 1)
         parts = divide(paragraph)
-        special = parts.map { |runs| runs.any? { |run| run.text.match?(Retype::SPECIAL) } }
+        places = anchors(paragraph)
+        special = parts.zip(places).map { |runs, anchors| anchors.any? || runs.any? { |run| special?(run) } }
         first_known = special.first || !special.last
-        raise Refused, "Images, notes or fields stand on both sides of this place, so the paragraph can't be split here." if special.all?
+        raise Refused, "Images, notes, fields or links stand on both sides of this place, so the paragraph can't be split here." if special.all?
         first_known = false if paragraph.holds && !special.first
         raise Refused, "A section ends in this paragraph and an image, note or field stands before this place, so it can't be split here." if paragraph.holds == :section_break && special.first
         position = document.position(@id)
-        document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 1] = both(paragraph, parts, first_known, document.next_id) }.freeze)
+        document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 1] = both(paragraph, parts.zip(places), first_known, document.next_id) }.freeze)
       end
 
       def title(document)
@@ -42,18 +43,28 @@ module Norvel
         from = 0
         paragraph.runs.each_with_object([[], []]) do |run, (first, second)|
           cut = (@at - from).clamp(0, run.text.size)
-          first << run.with(text: run.text[0, cut]) if cut.positive?
-          second << run.with(text: run.text[cut..]) if cut < run.text.size
+          first << run.slice(0, cut) if cut.positive?
+          second << run.slice(cut, run.text.size - cut) if cut < run.text.size
           from += run.text.size
         end
       end
 
-      def both(paragraph, (first, second), first_known, id)
-        fresh = ->(runs) { runs.map { |run| run.with(source: nil) }.freeze }
-        if first_known
-          [paragraph.with(runs: first.freeze), paragraph.with(id:, source: nil, holds: nil, runs: fresh[second])]
-        else
-          [paragraph.with(id:, source: nil, holds: nil, runs: fresh[first]), paragraph.with(runs: second.freeze)]
+      def special?(run)
+        run.carried || run.spans || run.text.match?(/[\f\v]/)
+      end
+
+      # What stands between the letters of each half, by places in it.
+      def anchors(paragraph)
+        first, second = paragraph.anchors.partition { |anchor| anchor.place <= @at }
+        [first, second.map { |anchor| anchor.at(anchor.place - @at) }]
+      end
+
+      # The half that holds what the file knows stays the paragraph that it knows.
+      def both(paragraph, halves, first_known, id)
+        halves.each_with_index.map do |(runs, anchors), half|
+          known = half.zero? == first_known
+          next paragraph.with(runs: runs.freeze, anchors: anchors.freeze) if known
+          paragraph.with(id:, source: nil, holds: nil, runs: runs.map { |run| run.with(source: nil) }.freeze, anchors: anchors.freeze)
         end
       end
     end

@@ -55,7 +55,8 @@ module Norvel
         paragraph.runs.flat_map do |run|
           first, last = [@range.begin - from, @range.end + 1 - from].map { |cut| cut.clamp(0, run.text.size) }
           from += run.text.size
-          [[run.text[0...first], false], [run.text[first...last], true], [run.text[last..], false]].reject { |text, _| text.empty? }.map { |text, inside| [(text == run.text) ? run : run.with(text:), inside] }
+          [[0, first, false], [first, last, true], [last, run.text.size, false]].reject { |one, other, _| one == other }
+            .map { |one, other, inside| [run.slice(one, other - one), inside] }
         end
       end
 

@@ -2,6 +2,8 @@
 
 require "zip"
 
+Zip.write_zip64_support = false # a text document needs none, and not every reader knows it
+
 module Norvel
   module Formats
     # Writes a zip archive anew from one that came: the same entries in the same order, copied as they are unless changed.
@@ -13,10 +15,9 @@ module Norvel
 
       # +changed+: bytes by entry name; names the archive lacks are added at the end. +only+: names of the entries to take along.
       def write(container, changed, only: nil)
-        Zip.write_zip64_support = false
         rest = changed.dup
         buffer = Zip::OutputStream.write_buffer(StringIO.new(+"".b)) do |zip|
-          container.each_entry do |entry|
+          container.archive.entries.reject(&:directory?).each do |entry|
             content = rest.delete(entry.name)
             next unless only.nil? || only.include?(entry.name)
             next zip.copy_raw_entry(entry) if content.nil? && entry.gp_flags.nobits?(8)

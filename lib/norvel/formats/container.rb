@@ -6,6 +6,7 @@ module Norvel
   module Formats
     # A zip archive from a stranger, read within limits: nothing is trusted that it says of itself, nothing is written
     # to disk, and every fault is an UnreadableFile with a sentence. Source of the limits: our own (docs/file-formats.md).
+    # It holds bytes and places in them and no stream, so any number of threads may read it at once.
     class Container
       LARGEST_FILE = 100_000_000
       ENTRIES = 5_000
@@ -14,14 +15,24 @@ module Norvel
       RATIO = 200
       RATIO_FROM = 16_000_000 # honest repetitive text passes 250:1 in small parts
       END_RECORD = "PK\x05\x06".b
+      LOCAL_HEAD = 30 # bytes of a local header before the name (APPNOTE 4.3.7)
+      CHUNK = 1 << 20
+      DAMAGED = [Zip::Error, Zlib::Error, EOFError].freeze
 
       attr_reader :bytes
 
+      # Raises UnreadableFile for a size that no text document has.
+      def self.refuse_larger(size, name)
+        return unless size > LARGEST_FILE
+        raise UnreadableFile, "#{name} is larger than #{LARGEST_FILE / 1_000_000} MB, which no text document needs to be."
+      end
+
       def initialize(bytes)
-        raise UnreadableFile, "The file is larger than #{LARGEST_FILE / 1_000_000} MB, which no text document needs to be." if bytes.bytesize > LARGEST_FILE
+        Container.refuse_larger(bytes.bytesize, "The file")
         @bytes = bytes
         @unpacked = 0
         @parts = {}
+        @guard = Monitor.new
         @entries = directory
       end
 
@@ -36,12 +47,12 @@ module Norvel
       # The bytes of an entry, checked against its sum; nil when there is none.
       def read(name)
         entry = @entries[name] || @entries[@folded[name.downcase]] or return
-        @parts[entry.name] ||= unpack(entry)
+        @guard.synchronize { @parts[entry.name] ||= unpack(entry).freeze }
       end
 
-      # Each entry as it stands in the archive, for a writer that copies it.
-      def each_entry(&)
-        @entries.each_value(&)
+      # A fresh archive over the same bytes, with a cursor of its own, for a writer that copies entries as they are.
+      def archive
+        Zip::File.open_buffer(StringIO.new(@bytes))
       end
 
       private
@@ -49,51 +60,99 @@ module Norvel
       def directory
         declared = declared_count
         raise UnreadableFile, "The archive says it holds #{declared} files, far more than a document has." if declared > ENTRIES
-        entries = Zip::File.open_buffer(StringIO.new(@bytes)).entries
-        raise UnreadableFile, "The archive lists a file twice: it is damaged or was made to mislead." if entries.size != declared || entries.map { |e| e.name.downcase }.uniq.size != entries.size
+        entries = listed
+        unique = entries.map { |entry| entry.name.downcase }.uniq.size
+        if entries.size != declared || unique != entries.size
+          raise UnreadableFile, "The archive lists a file twice: it is damaged or was made to mislead."
+        end
         entries.each { |entry| vet(entry) }
         @folded = entries.to_h { |e| [e.name.downcase, e.name] }
         entries.reject(&:directory?).to_h { |e| [e.name, e] }
-      rescue Zip::Error, Zlib::Error, EOFError, ArgumentError, RangeError, NoMethodError, EncodingError
-        # the zip library meets damaged records with whatever they make it stumble over
+      end
+
+      # The zip library documents Zip::Error; the others are what its readers of records meet in damaged ones.
+      def listed
+        archive.entries
+      rescue *DAMAGED, ArgumentError, RangeError, NoMethodError, EncodingError => error
+        raise unless error.is_a?(Zip::Error) || within_zip?(error)
         raise UnreadableFile, "The file is damaged or incomplete: its table of contents can't be read."
+      end
+
+      # Did the zip library itself stumble, or something of ours?
+      def within_zip?(error)
+        error.backtrace_locations.to_a.first(3).any? { |place| place.path.include?("/zip/") || place.path.start_with?("<internal") }
       end
 
       # Entries by the end-of-directory record, which must be there (a truncated file has lost it).
       def declared_count
-        at = @bytes.b.rindex(END_RECORD) or raise UnreadableFile, "The file is cut off: its end is missing. Copy or download it again."
+        at = @bytes.b.rindex(END_RECORD) or
+          raise UnreadableFile, "The file is cut off: its end is missing. Copy or download it again."
         @bytes.byteslice(at + 10, 2)&.unpack1("v") || 0
       end
 
       def vet(entry)
-        name = entry.name.b
-        unsafe = name.include?("\0") || name.include?("\\") || name.start_with?("/") || name.match?(/\A[a-z]:/in) || name.split("/").include?("..")
-        raise UnreadableFile, "The archive holds a file with a forbidden name." if unsafe || raw_backslash?(entry)
-        raise UnreadableFile, "The file is protected by a password: take it off where the file was written and save it again." if entry.gp_flags.anybits?(1)
-        raise UnreadableFile, "The archive uses a packing method that a document must not use." unless [0, 8].include?(entry.compression_method)
+        raise UnreadableFile, "The archive holds a file with a forbidden name." if unsafe?(entry.name.b) || raw_backslash?(entry)
+        if entry.gp_flags.anybits?(1)
+          raise UnreadableFile, "The file is protected by a password: take it off where the file was written and save it again."
+        end
+        return if [0, 8].include?(entry.compression_method)
+        raise UnreadableFile, "The archive uses a packing method that a document must not use."
+      end
+
+      def unsafe?(name)
+        name.include?("\0") || name.include?("\\") || name.start_with?("/") || name.match?(/\A[a-z]:/in) ||
+          name.split("/").include?("..")
       end
 
       # The zip library turns a backslash into a slash, so the name is looked at as it stands in the file.
       def raw_backslash?(entry)
         local = entry.local_header_offset
         length = @bytes.byteslice(local + 26, 2)&.unpack1("v") or return false
-        @bytes.byteslice(local + 30, length).to_s.b.include?("\\")
+        @bytes.byteslice(local + LOCAL_HEAD, length).to_s.b.include?("\\")
       end
 
-      # The declared size may lie: at most one byte over the limit is ever unpacked.
+      # The declared size may lie: at most one chunk over the limit is ever unpacked.
       def unpack(entry)
         limit = entry.name.match?(/\.(?:xml|rels)\z/i) ? XML_PART : UNPACKED
         limit = [limit, UNPACKED - @unpacked].min
-        content = entry.get_input_stream { |stream| stream.read(limit + 1) } || +""
-        raise UnreadableFile, "The file unpacks to more than #{limit / 1_000_000} MB: it is damaged or was made to do harm." if content.bytesize > limit
+        content = inflated(entry, limit)
+        if content.bytesize > limit
+          raise UnreadableFile, "The file unpacks to more than #{limit / 1_000_000} MB: it is damaged or was made to do harm."
+        end
         if content.bytesize > RATIO_FROM && content.bytesize > entry.compressed_size * RATIO
           raise UnreadableFile, "A part of the file unpacks to more than #{RATIO} times its size: it was made to do harm."
         end
-        raise UnreadableFile, "The file is damaged: the part #{entry.name.inspect} does not match its check sum." if Zlib.crc32(content) != entry.crc
+        if Zlib.crc32(content) != entry.crc
+          raise UnreadableFile, "The file is damaged: the part #{entry.name.inspect} does not match its check sum."
+        end
         @unpacked += content.bytesize
         content
-      rescue Zip::Error, Zlib::Error, EOFError, NoMethodError
+      end
+
+      def inflated(entry, limit)
+        packed = packed(entry)
+        return packed if entry.compression_method.zero?
+        inflate = Zlib::Inflate.new(-Zlib::MAX_WBITS)
+        content = +"".b
+        packed.bytesize.fdiv(CHUNK).ceil.times do |number|
+          inflate.inflate(packed.byteslice(number * CHUNK, CHUNK)) { |piece| content << piece if content.bytesize <= limit }
+          break if content.bytesize > limit
+        end
+        content
+      rescue *DAMAGED
         raise UnreadableFile, "The file is damaged: the part #{entry.name.inspect} can't be unpacked."
+      ensure
+        inflate&.close
+      end
+
+      # The entry's bytes as they are packed: after its local header, as long as the directory says.
+      def packed(entry)
+        local = entry.local_header_offset
+        name, extra = @bytes.byteslice(local + 26, 4).to_s.unpack("vv")
+        raise Zip::Error, "no local header" unless extra && @bytes.byteslice(local, 4) == Signature::ARCHIVE
+        content = @bytes.byteslice(local + LOCAL_HEAD + name + extra, entry.compressed_size)
+        raise EOFError, "cut off" unless content&.bytesize == entry.compressed_size
+        content
       end
     end
   end

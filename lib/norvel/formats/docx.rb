@@ -4,12 +4,19 @@ module Norvel
   module Formats
     # WordprocessingML packages, ISO/IEC 29500.
     module Docx
-      module_function
+      TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml"
 
-      # The bytes of a .docx that is the package the document came from with what was changed changed.
-      def write(document)
-        Writer.new(document).bytes
-      end
+      FORMAT = Format.new(
+        name: "docx", label: ".docx",
+        extensions: {
+          ".docx" => "#{TYPE}.document", ".dotx" => "#{TYPE}.template",
+          ".docm" => "application/vnd.ms-word.document.macroEnabled.12"
+        },
+        marks: ->(bytes) { Signature.archive?(bytes) },
+        reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, []) },
+        template: ->(document) { TemplateWriter.new(document).bytes }
+      )
     end
   end
 end

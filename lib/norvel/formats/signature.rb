@@ -2,41 +2,43 @@
 
 module Norvel
   module Formats
-    # Says from a file's first bytes why it can't be a .docx, in a sentence with what to do about it.
+    # Says from a file's first bytes what it is, and why it can't be read: in a sentence with what to do about it.
     module Signature
       COMPOUND = "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b
       ENCRYPTED = "EncryptedPackage".encode("UTF-16LE").b
+      ARCHIVE = "PK\x03\x04".b
 
       module_function
 
-      # Raises UnreadableFile unless the bytes begin like a zip archive.
-      def check(bytes)
-        complaint = complaint(bytes) and raise UnreadableFile, complaint
+      # Does the file begin like a zip archive?
+      def archive?(bytes)
+        bytes.byteslice(0, 4).to_s.b == ARCHIVE
       end
 
+      # Why a file that no format knows can't be read.
       def complaint(bytes)
-        head = bytes.byteslice(0, 1024).b
+        head = bytes.byteslice(0, 1024).to_s.b
+        save_as = "save it as #{Formats.spoken}"
         case head
         when "" then "The file is empty."
-        when /\APK\x03\x04/n then nil
         when /\APK\x05\x06/n, /\APK\x07\x08/n then "The file is an empty or incomplete archive: it holds no document."
-        when /\A#{Regexp.escape(COMPOUND)}/no then compound(bytes)
-        when /\A\{\\rtf/n then "This is a rich text file: open it where it was written and save it as .docx."
-        when /\A%PDF-/n then "This is a PDF, which holds pages and not paragraphs: bring the file it was made from, as .docx."
-        when /\A(\xEF\xBB\xBF)?\s*</n then markup(head)
-        else "This is not a .docx file."
+        when /\A#{Regexp.escape(COMPOUND)}/no then compound(bytes, save_as)
+        when /\A\{\\rtf/n then "This is a rich text file: open it where it was written and #{save_as}."
+        when /\A%PDF-/n then "This is a PDF, which holds pages and not paragraphs: bring the file it was made from, as #{Formats.spoken}."
+        when /\A(\xEF\xBB\xBF)?\s*</n then markup(head, save_as)
+        else "This is not a #{Formats.spoken} file."
         end
       end
 
       # A compound binary file holds its stream names as UTF-16 in its directory: an encrypted package has a telling one.
-      def compound(bytes)
-        return "The file is protected by a password: open it where it was written, take the password off and save it again." if bytes.b.include?(ENCRYPTED)
-        "The file is in an old binary format: open it where it was written and save it as .docx."
+      def compound(bytes, save_as)
+        return "The file is in an old binary format: open it where it was written and #{save_as}." unless bytes.b.include?(ENCRYPTED)
+        "The file is protected by a password: open it where it was written, take the password off and save it again."
       end
 
-      def markup(head)
-        return "This is a web page under another name: save the text as .docx." if head.match?(/<(!doctype\s+)?html/in)
-        "This is a single XML file, not a .docx package: save it as .docx."
+      def markup(head, save_as)
+        return "This is a web page under another name: #{save_as}." if head.match?(/<(!doctype\s+)?html/in)
+        "This is a single XML file, not a package: #{save_as}."
       end
     end
   end

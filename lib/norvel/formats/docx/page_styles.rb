@@ -9,7 +9,6 @@ module Norvel
         FOLLOWING = %w[rsids attachedSchema themeFontLang clrSchemeMapping doNotIncludeSubdocsInStats doNotAutoCompressPictures forceUpgrade captions readModeInkLockDown
           smartTagType schemaLibrary shapeDefaults doNotEmbedSmartTags decimalSymbol listSeparator].freeze
         PREFIX = "pageStyle"
-        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:settings xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
 
         module_function
 

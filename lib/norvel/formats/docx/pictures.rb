@@ -3,23 +3,40 @@
 module Norvel
   module Formats
     module Docx
-      # Drawings with what they say of themselves: w:drawing with wp:docPr (ISO/IEC 29500-1 20.4.2.5), and the older w:pict and w:object.
+      # Drawings with what they say of themselves: w:drawing with wp:docPr (ISO/IEC 29500-1 20.4.2.5), and the older w:pict and
+      # w:object.
       module Pictures
         # Where the description stands: of a drawing, of an older shape.
         HOLDERS = {"docPr" => "descr", "shape" => "alt", "rect" => "alt"}.freeze
+        SHAPES = "local-name()='shape' or local-name()='rect'"
+        EMU = 12_700.0 # to a point (20.1.2.1)
 
         module_function
 
         # The element that may say a description, or nil; a box of text needs none, its text is read.
         def holder(node)
           return if node.at_xpath(".//*[local-name()='txbxContent']") && !node.at_xpath(".//*[local-name()='blip']")
-          node.at_xpath(".//*[local-name()='docPr']") || node.at_xpath(".//*[local-name()='shape' or local-name()='rect']")
+          node.at_xpath(".//*[local-name()='docPr']") || node.at_xpath(".//*[#{SHAPES}]")
         end
 
-        # A Document::Picture. +package+ resolves where its bytes are.
-        def read(id, paragraph, holder, package)
+        # A Document::Image. +package+ resolves where its bytes are, from the part at +source+.
+        def read(id, holder, package, source, size)
           said = holder[HOLDERS.fetch(holder.name)].to_s.strip
-          Document::Picture.new(id:, paragraph:, description: (said unless said.empty?), decorative: decorative?(holder), path: path(holder, package))
+          Document::Image.new(id:, description: (said unless said.empty?), decorative: decorative?(holder),
+            path: path(holder, package, source), **size)
+        end
+
+        # {width:, height:, floating:} as far as the file says: wp:extent in EMU, or the style of an older shape.
+        def size(node)
+          extent = node.at_xpath(".//*[local-name()='extent']")
+          return {width: extent["cx"].to_f / EMU, height: extent["cy"].to_f / EMU, floating: anchored?(node)} if extent
+          style = node.at_xpath(".//*[#{SHAPES}]")&.[]("style").to_s
+          width, height = %w[width height].map { |name| style[/(?:\A|;)\s*#{name}:\s*([\d.]+)pt/, 1]&.to_f }
+          {width:, height:, floating: style.include?("position:absolute")}
+        end
+
+        def anchored?(node)
+          !node.at_xpath(".//*[local-name()='anchor']").nil?
         end
 
         def write(holder, description)
@@ -31,10 +48,10 @@ module Norvel
           !holder.at_xpath(".//*[local-name()='decorative'][@val='1' or @val='true']").nil?
         end
 
-        def path(holder, package)
+        def path(holder, package, source)
           data = holder.parent.at_xpath(".//*[local-name()='blip' or local-name()='imagedata']") or return
           id = data.attribute_nodes.find { |attribute| %w[embed id].include?(attribute.node_name) && attribute.namespace }&.value
-          found = id && package.relationship(package.main_path, id)
+          found = id && package.relationship(source, id)
           found.target if found && !found.external && package.container.include?(found.target)
         end
       end

@@ -23,8 +23,12 @@ module Norvel
         def document
           @document ||= begin
             read_text
-            Document.new(format: "docx", name: @name, paragraphs: text.paragraphs.freeze, stories: (notes + headers_and_footers).freeze, sections: sections.freeze, pictures:, page_styles: PageStyles.read(package.related("settings")).freeze,
-              sheet:, numbering: NumberingReader.new(package.related("numbering"), @formatting).numbering, info: Information.read(package), settings:, source: package.container)
+            Document.new(
+              format: "docx", name: @name, paragraphs: text.paragraphs.freeze, tables: text.tables.freeze,
+              stories: (notes + running_heads.stories).freeze, sections: sections.freeze,
+              page_styles: PageStyles.read(package.related("settings")).freeze, sheet:, numbering:, info: Information.read(package),
+              settings:, source: package.container
+            )
           end
         rescue SystemStackError
           raise UnreadableFile, "The document is nested deeper than any text needs to be."
@@ -34,8 +38,12 @@ module Norvel
           @sheet ||= StyleReader.new(package.related("styles"), @formatting, nodes: @style_nodes).sheet
         end
 
+        def numbering
+          NumberingReader.new(package.related("numbering"), @formatting).numbering
+        end
+
         def settings
-          @settings ||= read_settings
+          @settings ||= SettingsPart.read(package.related("settings"))
         end
 
         private
@@ -43,65 +51,34 @@ module Norvel
         def read_text
           main = package.main
           body = main.child(main.root, "body") or raise UnreadableFile, "The document has no body."
-          @text = TextReader.new(main, @formatting, sheet, settings:, keep_nodes: @keep_nodes).read(body)
-        end
-
-        def pictures
-          text.pictures.each.with_index(1).map { |(paragraph, holder), id| Pictures.read(id, paragraph, holder, package) }.freeze
+          @text = TextReader.new(main, package, @formatting, sheet, settings:, keep_nodes: @keep_nodes).read(body)
         end
 
         # A file without any section still has pages.
         def sections
-          return text.sections unless text.sections.empty?
-          [Sections.read(package.main.root, package.main, settings, nil)]
+          found = text.sections
+          found = [Sections.read(package.main.root, package.main, settings, nil)] if found.empty?
+          found.each_with_index.map { |section, number| section.with(heads: running_heads.of(number)) }
         end
 
-        def read_settings
-          part = package.related("settings") or return {}
-          flag = ->(name) { (node = part.child(part.root, name)) ? part.on?(node) : false }
-          {mirrored: flag["mirrorMargins"], gutter_at_top: flag["gutterAtTop"], even_and_odd: flag["evenAndOddHeaders"], hyphenated: flag["autoHyphenation"], sum_spaces: sums_spaces?(part)}
-        end
-
-        # Spaces add up instead of overlapping when the file says so (compatibility settings, formats by common practice).
-        def sums_spaces?(part)
-          compat = part.child(part.root, "compat") or return false
-          node = part.child(compat, "doNotUseHTMLParagraphAutoSpacing")
-          node ? part.on?(node) : false
+        def running_heads
+          @running_heads ||= RunningHeads.new(package, text.section_nodes) { |part, **told| story(part, part.root, **told) }
         end
 
         def notes
-          NOTES.flat_map do |kind, noun|
-            part = package.related(kind) or next []
-            part.children(part.root, noun).filter_map do |node|
+          NOTES.flat_map do |relation, kind|
+            part = package.related(relation) or next []
+            part.children(part.root, kind).filter_map do |node|
               next if %w[separator continuationSeparator continuationNotice].include?(part.attr(node, "type"))
-              story(noun, nil, part, node)
+              story(part, node, kind:, id: part.attr(node, "id"), author: part.attr(node, "author"))
             end
           end
         end
 
-        # Each header and footer once, under the first section that shows it.
-        def headers_and_footers
-          seen = {}
-          text.section_nodes.each_with_index.flat_map do |node, section|
-            node.element_children.filter_map do |reference|
-              next unless %w[headerReference footerReference].include?(reference.name)
-              target = package.relationship(package.main_path, relationship_id(reference))&.target
-              next if target.nil? || seen[target] || !package.container.include?(target)
-              seen[target] = true
-              part = package.part(target)
-              story(reference.name.delete_suffix("Reference"), section + 1, part, part.root)
-            end
-          end
-        end
-
-        def relationship_id(reference)
-          reference.attribute_nodes.find { |a| a.node_name == "id" }&.value
-        end
-
-        def story(kind, section, part, node)
-          reader = TextReader.new(part, @formatting, sheet, keep_nodes: @keep_nodes).read(node)
+        def story(part, node, **told)
+          reader = TextReader.new(part, package, @formatting, sheet, keep_nodes: @keep_nodes).read(node)
           @story_texts << [part, reader]
-          Document::Story.new(kind, section, reader.paragraphs.freeze)
+          Document::Story.new(**told, paragraphs: reader.paragraphs.freeze, tables: reader.tables.freeze)
         end
       end
     end

@@ -6,30 +6,118 @@ module Norvel
       # sectPr to Section and back (ISO/IEC 29500-1 17.6). Absent page sizes and margins are those that files without them are
       # shown with: A4 and one inch (common practice).
       module Sections
-        STARTS = {"nextPage" => "next_page", "continuous" => "continuous", "oddPage" => "odd_page", "evenPage" => "even_page", "nextColumn" => "continuous"}.freeze
-        FORMATS = {
-          "decimal" => "decimal", "lowerRoman" => "lower_roman", "upperRoman" => "upper_roman", "lowerLetter" => "lower_letter", "upperLetter" => "upper_letter",
-          "none" => "none", "decimalZero" => "decimal_zero", "bullet" => "bullet"
+        STARTS = {
+          "nextPage" => "next_page", "continuous" => "continuous", "oddPage" => "odd_page", "evenPage" => "even_page",
+          "nextColumn" => "continuous"
         }.freeze
-        A4 = [595.3, 841.9].freeze
+        FORMATS = {
+          "decimal" => "decimal", "lowerRoman" => "lower_roman", "upperRoman" => "upper_roman", "lowerLetter" => "lower_letter",
+          "upperLetter" => "upper_letter", "none" => "none", "decimalZero" => "decimal_zero", "bullet" => "bullet"
+        }.freeze
+        A4 = PaperSizes["A4"].map { |side| Length.whole(side, "twip") / 20.0 }.freeze # as files say it, in twips
         INCH = 72.0
+        EDGE = 36.0 # of running heads and feet from the sheet's edge
+        HEADS = {"headerReference" => :header, "footerReference" => :footer}.freeze
+        NOTES = {"footnotePr" => :footnote, "endnotePr" => :endnote}.freeze
+        BORDER_SIDES = {"start" => :left, "end" => :right}.freeze
+        VERTICAL = {"both" => "justify"}.freeze
 
         module_function
 
-        def read(node, part, settings, source)
-          size, margins, numbers, columns = %w[pgSz pgMar pgNumType cols].map { |name| part.child(node, name) }
+        # heads: ids of the section's own heads and feet
+        def read(node, part, settings, source, heads = {})
+          size, numbers, columns = %w[pgSz pgNumType cols].map { |name| part.child(node, name) }
           type = part.child(node, "type")
-          gutter = measure(margins, "gutter", part) || 0.0
-          right_gutter = (found = part.child(node, "rtlGutter")) && part.on?(found)
           Document::Section.new(
-            starts: STARTS.fetch(type && part.attr(type, "val"), "next_page"), width: measure(size, "w", part) || A4[0], height: measure(size, "h", part) || A4[1],
-            margin_top: (measure(margins, "top", part) || INCH).abs + (settings[:gutter_at_top] ? gutter : 0), margin_bottom: (measure(margins, "bottom", part) || INCH).abs,
-            margin_left: (measure(margins, "left", part) || measure(margins, "start", part) || INCH) + ((settings[:gutter_at_top] || right_gutter) ? 0 : gutter),
-            margin_right: (measure(margins, "right", part) || measure(margins, "end", part) || INCH) + (right_gutter ? gutter : 0),
-            header: measure(margins, "header", part) || 36.0, footer: measure(margins, "footer", part) || 36.0, gutter:, mirrored: settings[:mirrored] || false,
-            number_format: FORMATS.fetch((numbers && part.attr(numbers, "fmt")) || "decimal", "decimal"), number_start: numbers && part.attr(numbers, "start")&.to_i,
-            columns: [(columns && part.attr(columns, "num")).to_i, 1].max, title_page: (first = part.child(node, "titlePg")) ? part.on?(first) : false, source:
+            starts: STARTS.fetch(type && part.attr(type, "val"), "next_page"), width: measure(size, "w", part) || A4[0],
+            height: measure(size, "h", part) || A4[1], **margins(node, part, settings), mirrored: settings.mirrored,
+            number_format: FORMATS.fetch((numbers && part.attr(numbers, "fmt")) || "decimal", "decimal"),
+            number_start: numbers && part.attr(numbers, "start")&.to_i, **columns(columns, part), title_page: flag?(node, part, "titlePg"),
+            heads:, notes: notes(node, part), vertical_align: vertical(said(node, part, "vAlign")), line_grid: line_grid(node, part),
+            page_borders: borders(part.child(node, "pgBorders"), part), line_numbers: line_numbers(node, part), source:
           )
+        end
+
+        def margins(node, part, settings)
+          margins = part.child(node, "pgMar")
+          gutter = measure(margins, "gutter", part) || 0.0
+          side = gutter_side(node, part, settings)
+          own = ->(*names, usual) { names.lazy.filter_map { |name| measure(margins, name, part) }.first || usual }
+          {
+            margin_top: own["top", INCH].abs + ((side == :top) ? gutter : 0), margin_bottom: own["bottom", INCH].abs,
+            margin_left: own["left", "start", INCH] + ((side == :left) ? gutter : 0),
+            margin_right: own["right", "end", INCH] + ((side == :right) ? gutter : 0),
+            header: own["header", EDGE], footer: own["footer", EDGE], gutter:
+          }
+        end
+
+        # Where the binding takes its room: above, or at one side.
+        def gutter_side(node, part, settings)
+          return :top if settings.gutter_at_top
+          flag?(node, part, "rtlGutter") ? :right : :left
+        end
+
+        def columns(node, part)
+          return {columns: 1} unless node
+          widths = part.children(node, "col").map { |column| [measure(column, "w", part) || 0.0, measure(column, "space", part) || 0.0] }
+          equal = !Part::TRUE_WORDS.include?(part.attr(node, "equalWidth") || "1")
+          {
+            columns: [part.attr(node, "num").to_i, 1].max, column_gap: measure(node, "space", part) || EDGE,
+            column_widths: (widths.freeze if equal && widths.any?), column_rule: Part::TRUE_WORDS.compact.include?(part.attr(node, "sep"))
+          }
+        end
+
+        def notes(node, part)
+          NOTES.filter_map do |name, kind|
+            holder = part.child(node, name) or next
+            format = said(holder, part, "numFmt")
+            values = {
+              format: format && FORMATS.fetch(format, "decimal"), start: said(holder, part, "numStart")&.to_i,
+              restart: said(holder, part, "numRestart"), place: said(holder, part, "pos")
+            }.compact
+            [kind, values.freeze] unless values.empty?
+          end.to_h.freeze
+        end
+
+        def line_grid(node, part)
+          grid = part.child(node, "docGrid") or return
+          type = part.attr(grid, "type")
+          return if type.nil? || type == "default"
+          {type:, pitch: measure(grid, "linePitch", part), characters: part.attr(grid, "charSpace")&.to_i}.freeze
+        end
+
+        def line_numbers(node, part)
+          found = part.child(node, "lnNumType") or return
+          {every: part.attr(found, "countBy").to_i, start: (part.attr(found, "start") || 1).to_i,
+           distance: measure(found, "distance", part), restart: part.attr(found, "restart") || "newPage"}.freeze
+        end
+
+        # {top: {style:, width:, color:, space:}, …} of an element that holds one child for each side; widths in points.
+        def borders(node, part)
+          return {}.freeze unless node
+          node.element_children.filter_map do |side|
+            style = part.attr(side, "val")
+            next if style.nil? || %w[nil none].include?(style)
+            colour = part.attr(side, "color")
+            [BORDER_SIDES.fetch(side.name, side.name.to_sym), {
+              style:, width: part.attr(side, "sz").to_f / 8, color: (Colour.hex("##{colour}") if colour && colour != "auto"),
+              space: part.attr(side, "space").to_f
+            }.freeze]
+          end.to_h.freeze
+        end
+
+        def vertical(word)
+          VERTICAL.fetch(word, word || "top")
+        end
+
+        def said(node, part, name)
+          child = part.child(node, name)
+          child && part.attr(child, "val")
+        end
+
+        def flag?(node, part, name)
+          child = part.child(node, name)
+          child ? part.on?(child) : false
         end
 
         # Writes what differs between the section as it came and as it is.
@@ -39,8 +127,8 @@ module Norvel
           margin(node, part, was, now, :margin_bottom, "bottom")
           margin(node, part, was, now, :margin_left, "left")
           margin(node, part, was, now, :margin_right, "right")
-          margin(node, part, was, now, :header, "header", 36.0)
-          margin(node, part, was, now, :footer, "footer", 36.0)
+          margin(node, part, was, now, :header, "header", EDGE)
+          margin(node, part, was, now, :footer, "footer", EDGE)
           part.set(part.place(node, "cols"), "num", now.columns) unless was.columns == now.columns
         end
 

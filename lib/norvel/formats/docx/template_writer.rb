@@ -12,7 +12,7 @@ module Norvel
 
         def initialize(document)
           @document = document
-          @container = Container.new(Docx.write(document))
+          @container = Container.new(Writer.new(document).bytes)
           @package = Package.new(@container)
           @main = @package.main
         end

@@ -3,7 +3,8 @@
 module Norvel
   module Formats
     module Docx
-      # Brings the main text's elements to what the model says: only what differs is touched.
+      # Brings a story's elements to what the model says: only what differs is touched. Paragraphs that stand in another order
+      # than they came are moved; those that can stay are as many as possible.
       class TextWriter
         CARRIED = %w[bookmarkStart bookmarkEnd commentRangeStart commentRangeEnd permStart permEnd].freeze
         NOTHING = Styles::PropertySet::EMPTY
@@ -20,12 +21,15 @@ module Norvel
           changed = false
           previous = nil
           kept = {}
+          staying = staying(document)
           document.paragraphs.each do |paragraph|
             was = paragraph.source && @original.paragraphs[paragraph.source]
             kept[paragraph.source] = true if was
-            node = was ? @nodes.paragraphs[paragraph.source] : insert(previous)
-            changed |= !was || paragraph != was
+            node = was ? @nodes.paragraphs[paragraph.source] : @part.create("p")
+            moved = was.nil? || !staying[paragraph.source]
+            put(node, previous, paragraph.container) if moved
             patch(node, was, paragraph) unless was && paragraph == was
+            changed ||= moved || paragraph != was
             previous = node
           end
           gone = @original.paragraphs.reject { |paragraph| kept[paragraph.source] }
@@ -73,10 +77,77 @@ module Norvel
           RunWriter.new(@part, was.runs, runs).write(twin, now.runs) if was && runs.size == was.runs.size
         end
 
-        def insert(previous)
-          node = @part.create("p")
-          return previous.add_next_sibling(node) if previous
-          @part.child(@part.root, "body").prepend_child(node)
+        # Sources of paragraphs that need not be moved, as {source => true}: in each container the longest list of them that is in
+        # the order of the file, and goes with its tables, which stay.
+        def staying(document)
+          lists = Hash.new { |all, container| all[container] = [] }
+          tables = Tables.new(document.tables, @original.paragraphs)
+          document.paragraphs.each do |paragraph|
+            tables.fresh(paragraph.container).each { |parent, source| lists[parent] << [source, true] }
+            lists[paragraph.container] << [paragraph.source, false] if in_its_place?(paragraph)
+          end
+          lists.values.flat_map { |list| longest(between_tables(list)) }.to_h { |source| [source, true] }
+        end
+
+        def in_its_place?(paragraph)
+          paragraph.source && (was = @original.paragraphs[paragraph.source]) && was.container == paragraph.container
+        end
+
+        # Paragraphs that stand on the same sides of their tables as in the file.
+        def between_tables(list)
+          stretches = list.slice_when { |_, (_, table)| table }.to_a
+          stretches.each_with_index.flat_map do |stretch, number|
+            first = stretch.first.last ? stretch.first.first : -1
+            following = stretches[number + 1]&.first&.first || Float::INFINITY
+            stretch.reject(&:last).map(&:first).select { |source| source > first && source < following }
+          end
+        end
+
+        # The longest increasing subsequence, by the tails of those of each length.
+        def longest(sources)
+          return sources if sources.each_cons(2).all? { |one, other| one < other }
+          tails, before = [], {}
+          sources.each do |source|
+            at = tails.bsearch_index { |tail| tail >= source } || tails.size
+            before[source] = tails[at - 1] if at.positive?
+            tails[at] = source
+          end
+          kept = [tails.last]
+          kept << before[kept.last] while before[kept.last]
+          kept
+        end
+
+        # Where tables are met in a walk through the text: each once, with those it is nested in first.
+        class Tables
+          def initialize(tables, came)
+            @tables = tables.flat_map { |table| table.cells.map { |cell| [cell.id, table] } }.to_h
+            @sources = came.each_with_object({}) { |paragraph, first| first[paragraph.container] ||= paragraph.source }
+            @seen = {}
+          end
+
+          # [[the container that it stands in, the source of its first paragraph], …] of tables that begin here.
+          def fresh(container)
+            table = @tables[container]
+            return [] if table.nil? || @seen[table.id]
+            @seen[table.id] = true
+            fresh(table.parent) << [table.parent, @sources[table.cells.first.id] || 0]
+          end
+        end
+
+        # Puts a paragraph's element after that of the one before it: directly, or after what holds that one in the same container.
+        def put(node, previous, container)
+          holder = @nodes.containers[container]
+          previous = previous.parent while previous&.element? && !holds?(holder, previous)
+          return previous.add_next_sibling(node) if previous&.element?
+          first = holder.element_children.find { |child| child.name != "tcPr" }
+          first ? first.add_previous_sibling(node) : holder.add_child(node)
+        end
+
+        # Does an element stand in a container, at most within content controls of it?
+        def holds?(container, node)
+          parent = node.parent
+          parent = parent.parent while TextReader::BLOCKS.include?(parent.name)
+          parent == container && !TextReader::BLOCKS.include?(node.name)
         end
 
         # What marks a place stays where the paragraph was.

@@ -21,7 +21,7 @@ module Norvel
           numbering
           styles
           fonts
-          page_styles
+          settings
           information
           Archive.write(@document.source, @changed)
         end
@@ -31,24 +31,33 @@ module Norvel
         def text
           main = @package.main
           touched = TextWriter.new(main, @reader.text.nodes, @original).write(@document)
-          @document.pictures.zip(@original.pictures) do |now, was|
-            next if now.description == was.description
-            Pictures.write(@reader.text.pictures[now.id - 1].last, now.description)
-            touched = true
-          end
-          @document.sections.each do |section|
-            was = @original.sections[section.source || 0]
-            next if was.nil? || was == section
-            Sections.write(section.source ? @reader.text.section_nodes[section.source] : main.place(main.child(main.root, "body"), "sectPr"), main, was, section)
-            touched = true
-          end
+          touched |= pictures
+          touched |= sections(main)
           @changed[main.path] = main.bytes if touched
+        end
+
+        # Descriptions of the images that are still there. Returns whether one changed.
+        def pictures
+          came = @original.pictures.to_h { |picture| [picture.id, picture.description] }
+          changed = @document.pictures.select { |picture| came.key?(picture.id) && came[picture.id] != picture.description }
+          changed.each { |picture| Pictures.write(@reader.text.pictures[picture.id - 1], picture.description) }.any?
+        end
+
+        def sections(main)
+          changed = @document.sections.select { |section| (was = @original.sections[section.source || 0]) && was != section }
+          changed.each do |section|
+            node = section.source ? @reader.text.section_nodes[section.source] : main.place(main.child(main.root, "body"), "sectPr")
+            Sections.write(node, main, @original.sections[section.source || 0], section)
+          end.any?
         end
 
         # Notes, headers and footers; several notes share a part.
         def stories
           return if @document.stories.equal?(@original.stories)
-          touched = @document.stories.zip(@original.stories, @reader.story_texts).filter_map { |now, was, (part, reader)| part if now != was && TextWriter.new(part, reader.nodes, was).write(now) }
+          parts = @document.stories.zip(@original.stories, @reader.story_texts)
+          touched = parts.filter_map do |now, was, (part, reader)|
+            part if now != was && TextWriter.new(part, reader.nodes, was).write(now)
+          end
           touched.uniq.each { |part| @changed[part.path] = part.bytes }
         end
 
@@ -82,10 +91,12 @@ module Norvel
           @changed[part.path] = part.bytes if FontTable.write(part, new_fonts)
         end
 
-        def page_styles
-          return if @document.page_styles == @original.page_styles
-          part = @package.related("settings") || new_part("settings", PageStyles::EMPTY)
-          PageStyles.write(part, @document.page_styles)
+        def settings
+          styles, values = @document.page_styles != @original.page_styles, @document.settings != @original.settings
+          return unless styles || values
+          part = @package.related("settings") || new_part("settings", SettingsPart::EMPTY)
+          PageStyles.write(part, @document.page_styles) if styles
+          SettingsPart.write(part, @original.settings, @document.settings) if values
           @changed[part.path] = part.bytes
         end
 

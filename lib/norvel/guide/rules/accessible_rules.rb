@@ -32,7 +32,7 @@ module Norvel
 
         # What an image shows only a person can say.
         def mute_pictures
-          @document.pictures_shown.select(&:mute?).map do |picture|
+          @document.pictures.select(&:mute?).map do |picture|
             missing("accessible.alt_text", "An image has no description", "a description in words",
               paragraph: @document.paragraph(picture.paragraph))
           end

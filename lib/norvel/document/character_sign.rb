@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # One character by its place in a symbol font (ISO/IEC 29500-1 17.3.3.30 sym).
+    CharacterSign = Value.define(:font, :code) do
+      def kind
+        :sign
+      end
+
+      def key
+        "#{font} #{code}"
+      end
+    end
+  end
+end

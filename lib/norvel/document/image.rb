@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # An image, chart, shape or embedded object in the line or at an anchor (ISO/IEC 29500-1 20.4). A value.
+    #   id             its ordinal in its story, from 1
+    #   description    what is announced instead of it (20.4.2.5 descr), nil for none
+    #   decorative     is it marked as not worth announcing?
+    #   path           of its bytes in the package, nil when it is no image or lies outside
+    #   width, height  in points, nil where the file does not say
+    #   floating       does it stand at an anchor instead of in the line?
+    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, decorative: false, floating: false) do
+      def kind
+        :image
+      end
+
+      # What it is to the seal: a description may be changed, the image not.
+      def key
+        path || "drawn"
+      end
+
+      # Does assistive technology have nothing to say of it?
+      def mute?
+        description.nil? && !decorative
+      end
+    end
+  end
+end

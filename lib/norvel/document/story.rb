@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # A part beside the text: a note, a comment, a running head or foot. A value.
+    #   kind        "header", "footer", "footnote", "endnote" or "comment"
+    #   id          by which marks and sections name it
+    #   section     number of the first section that shows it, nil for notes and comments
+    #   which       of heads and feet: "default", "first" or "even"
+    #   paragraphs  in reading order; tables: as of a document
+    #   author      of a comment
+    Story = Value.define(:kind, :id, :section, :which, :paragraphs, :tables, :author, paragraphs: [].freeze, tables: [].freeze) do
+      # Paragraphs and tables, in order.
+      def blocks
+        Blocks.of(paragraphs, tables)
+      end
+
+      def note?
+        %w[footnote endnote].include?(kind)
+      end
+
+      def head?
+        %w[header footer].include?(kind)
+      end
+
+      def text
+        paragraphs.map(&:text).join("\n")
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # Something in the text that Norvel passes through untouched, by the name of its element.
+    Unknown = Value.define(:name) do
+      def kind
+      end
+
+      def key
+      end
+    end
+  end
+end

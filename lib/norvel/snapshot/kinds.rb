@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Snapshot
+    # The names by which values stand in saved documents: they outlive the names of classes.
+    module Kinds
+      ALL = {
+        "image" => Document::Image, "box" => Document::TextBox, "note" => Document::NoteMark, "field" => Document::Field,
+        "field_part" => Document::FieldPart, "field_result" => Document::FieldResult, "link" => Document::Link,
+        "bookmark" => Document::Bookmark, "comment" => Document::CommentMark, "equation" => Document::Equation,
+        "sign" => Document::CharacterSign, "unknown" => Document::Unknown, "table" => Document::Table, "row" => Document::Row,
+        "cell" => Document::Cell, "section" => Document::Section, "page_style" => Document::PageStyle,
+        "settings" => Document::Settings, "style" => Styles::Style, "level" => Document::ListLevel
+      }.freeze
+      NAMES = ALL.invert.freeze
+
+      module_function
+
+      def name(value)
+        NAMES.fetch(value.class)
+      end
+
+      # A value of that name with these members. Raises Error for a name of another edition.
+      def make(name, members)
+        ALL.fetch(name) { raise Error, "This document was saved by another edition of Norvel." }.new(**members)
+      end
+    end
+  end
+end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Snapshot
+    # From plain data.
+    class Unpack
+      def initialize(original, sets)
+        @original = original
+        @sets = sets.map { |values| Styles::PropertySet.of(values) }
+        @cells = {}
+      end
+
+      def paragraph(data, came = @original.paragraphs)
+        return came.fetch(data) if data.is_a?(Integer)
+        id, part, section, style_id, direct, mark, runs, table, source, holds, container, anchors = data
+        Document::Paragraph.new(id, part.to_sym, section, style_id, @sets[direct], @sets[mark], runs.map { |run| run(run) }.freeze,
+          cell_look(table), source, holds&.to_sym, container, anchors(anchors))
+      end
+
+      # The fields that differ, as Document#with takes them.
+      def others(data)
+        data.to_h { |field, value| [field, other(field, value)] }
+      end
+
+      # The document once all its fields are there.
+      def finish(document, _others)
+        document
+      end
+
+      private
+
+      def run(data)
+        text, style_id, direct, source, objects, within = data
+        Document::Run.new(text, style_id, @sets[direct], source, filled(objects), filled(within))
+      end
+
+      def filled(list)
+        value(list).freeze unless list.nil? || list.empty?
+      end
+
+      def anchors(list)
+        return Document::Paragraph::NO_ANCHORS unless list
+        list.map { |place, object| Document::Anchor.new(place, value(object)) }.freeze
+      end
+
+      def other(field, data)
+        case field
+        when :sheet
+          Styles::StyleSheet.new(styles: data[:styles].to_h { |style| [style[:id], style(style)] },
+            paragraph_defaults: @sets[data[:paragraph]], run_defaults: @sets[data[:run]])
+        when :stories then stories(data)
+        when :numbering then numbering(data)
+        else value(data).freeze
+        end
+      end
+
+      def stories(data)
+        @original.stories.zip(data).map do |came, paragraphs|
+          came.with(paragraphs: paragraphs.map { |paragraph| paragraph(paragraph, came.paragraphs) }.freeze)
+        end.freeze
+      end
+
+      def numbering(data)
+        definitions = data[:definitions].to_h do |id, levels, style_id|
+          [id, Document::Numbering::Definition.new(levels(levels), style_id)]
+        end
+        lists = data[:lists].to_h do |id, definition_id, starts, overrides|
+          [id, Document::Numbering::List.new(definition_id, starts.to_h, levels(overrides))]
+        end
+        Document::Numbering.new(definitions, lists)
+      end
+
+      def levels(data)
+        data.to_h { |number, level| [number, level(level)] }
+      end
+
+      # Values of kinds that earlier editions told without their names.
+      def style(data)
+        style = value(data)
+        style.with(conditions: style.conditions.transform_keys(&:to_s).transform_values { |pair| pair.to_a.freeze }.freeze)
+      end
+
+      def level(data)
+        value(data)
+      end
+
+      def value(data)
+        case data
+        when Array then data.map { |item| value(item) }.freeze
+        when Hash
+          return @sets[data[:number]] if data[:"~"] == "set"
+          members = data.except(:"~").transform_values { |item| value(item) }
+          data.key?(:"~") ? Kinds.make(data[:"~"], members) : members.freeze
+        else data
+        end
+      end
+
+      def cell_look(table)
+        table && (@cells[table] ||= Document::CellLook.new(table[0], table[1].freeze))
+      end
+    end
+  end
+end
