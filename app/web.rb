@@ -44,7 +44,7 @@ class Web < Sinatra::Base
   use Rack::Protection::XSSHeader, nosniff: true
 
   helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView,
-    StyleChanges, Complaints
+    StyleChanges, ShelfView, FindingsView, HandoverView, Complaints
 
   register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 

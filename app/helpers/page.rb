@@ -38,6 +38,20 @@ module Page
     %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
   end
 
+  # Which state of the document a form was drawn for.
+  def version_field
+    %(<input type="hidden" name="version" value="#{manuscript.lock_version}">)
+  end
+
+  def chosen_if(chosen)
+    chosen ? " selected" : ""
+  end
+
+  # The beginning of a text, with an ellipsis where it goes on.
+  def cut(text, most)
+    (text.size > most) ? "#{text[0, most - 1].rstrip}…" : text
+  end
+
   # The head of a form that makes an edit of paragraphs: what changed is answered in place, or as a page where htmx is not there.
   def edit_form(step, ids, **attributes)
     path = path_to("edits", step)

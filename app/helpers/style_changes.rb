@@ -5,20 +5,20 @@
 module StyleChanges
   E = Norvel::Edits
   CHANGES = {
-    "values" => -> { (values = typed_values(chosen_style)).empty? ? nil : E::ChangeStyle.new(chosen_style.id, values) },
-    "rename" => -> { E::RenameStyle.new(chosen_style.id, params[:name]) },
-    "base" => -> { E::RebaseStyle.new(chosen_style.id, params[:base]) },
-    "next" => -> { E::StyleLinks.new(chosen_style.id, {next_id: sent(:next)}) },
-    "hide" => -> { E::StyleLinks.new(chosen_style.id, {hidden: !chosen_style.hidden}) },
-    "place" => -> { E::PlaceStyle.new(chosen_style.id, before: sent(:before)) },
-    "merge" => -> { E::MergeStyles.new(chosen_style.id, params[:into].to_s) },
-    "delete" => -> { E::DeleteStyles.new([chosen_style.id], to: sent(:to), keep_look: params[:look] == "keep") },
+    "values" => -> { (values = typed_values(style_here)).empty? ? nil : E::ChangeStyle.new(style_here.id, values) },
+    "rename" => -> { E::RenameStyle.new(style_here.id, params[:name]) },
+    "base" => -> { E::RebaseStyle.new(style_here.id, params[:base]) },
+    "next" => -> { E::StyleLinks.new(style_here.id, {next_id: sent(:next)}) },
+    "hide" => -> { E::StyleLinks.new(style_here.id, {hidden: !style_here.hidden}) },
+    "place" => -> { E::PlaceStyle.new(style_here.id, before: sent(:before)) },
+    "merge" => -> { E::MergeStyles.new(style_here.id, params[:into].to_s) },
+    "delete" => -> { E::DeleteStyles.new([style_here.id], to: sent(:to), keep_look: params[:look] == "keep") },
     "unused" => -> { E::DeleteStyles.new(unused_styles.map(&:id)) },
     "number" => -> { number_edit },
-    "list" => -> { E::ListOfStyle.new(chosen_style.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
+    "list" => -> { E::ListOfStyle.new(style_here.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
     "level" => -> { level_edit },
     "page" => -> { page_edit },
-    "page_name" => -> { chosen_page.style.name ? E::ChangePageStyle.new(chosen_page.style.name, {name: params[:name].to_s.strip}) : E::DefinePageStyle.new(params[:name], chosen_page.sections.first) },
+    "page_name" => -> { page_here.style.name ? E::ChangePageStyle.new(page_here.style.name, {name: params[:name].to_s.strip}) : E::DefinePageStyle.new(params[:name], page_here.sections.first) },
     "page_put" => -> { E::PutInPageStyle.new(Array(params[:sections]).map(&:to_i), params[:page].to_s) },
     "page_delete" => -> { E::DeletePageStyle.new(params[:page].to_s) },
     "make" => -> { made }
@@ -37,12 +37,22 @@ module StyleChanges
     when "make" then made_place
     when "page_name" then {page: params[:name].to_s.strip}
     when "page_delete" then {section: 1}
-    when "page", "page_put" then chosen_page.style.name ? {page: chosen_page.style.name} : {section: chosen_page.sections.first}
+    when "page", "page_put" then page_here.style.name ? {page: page_here.style.name} : {section: page_here.sections.first}
     else {style: chosen_style&.id, level: sent(:level)}.compact
     end
   end
 
   private
+
+  # The page set-up that is changed.
+  def page_here
+    chosen_page or raise Norvel::Refused, "No page set-up is chosen."
+  end
+
+  # The style that is changed.
+  def style_here
+    chosen_style or raise Norvel::Refused, "No style is chosen."
+  end
 
   # A field that was sent and says something.
   def sent(name)
@@ -58,16 +68,16 @@ module StyleChanges
   end
 
   def level_edit
-    definition_id, number, level = chosen_level(chosen_style)
-    raise Norvel::Refused, "#{chosen_style.name} is in no list." unless level
+    definition_id, number, level = chosen_level(style_here)
+    raise Norvel::Refused, "#{style_here.name} is in no list." unless level
     values = typed_level(level, number)
     values.empty? ? nil : E::ChangeListLevel.new(definition_id, number, values)
   end
 
   def page_edit
-    values = typed_page(chosen_page.style)
+    values = typed_page(page_here.style)
     return if values.empty?
-    chosen_page.style.name ? E::ChangePageStyle.new(chosen_page.style.name, values) : E::SetPage.new(chosen_page.sections, values)
+    page_here.style.name ? E::ChangePageStyle.new(page_here.style.name, values) : E::SetPage.new(page_here.sections, values)
   end
 
   def made

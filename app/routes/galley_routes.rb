@@ -21,7 +21,7 @@ module GalleyRoutes
 
     app.get("/manuscripts/:id/galley/blocks/:number") do
       number = params[:number].to_i
-      paragraphs = blocks[number] or halt 404
+      paragraphs = (blocks[number] if number.between?(0, blocks.size)) or halt 404
       partial(:block, number:, paragraphs:) + partial(:fresh_looks, paragraphs:)
     end
 
@@ -32,7 +32,7 @@ module GalleyRoutes
 
     # The looks of the blocks that a page is drawn with.
     app.get("/manuscripts/:id/looks.css") do
-      first, last = params[:blocks].to_s.split("-").map(&:to_i)
+      first, last = params[:blocks].to_s.split("-", 2).map { |number| number.to_i.clamp(0, blocks.size) }
       content_type "text/css"
       look_rules(blocks[(first || 0)..(last || 0)].to_a.flatten)
     end

@@ -23,7 +23,7 @@ module Door
   def value(name, value)
     case value
     when nil then nil
-    when String then FILES.include?(name) ? value : text(value, name)
+    when String then MAPS.include?(name) ? map(name, nil) : text(value, name)
     when Array then list(name, value)
     when Hash then FILES.include?(name) ? file(value) : map(name, value)
     else raise Malformed, "“#{name}” is not what this page sends."
@@ -37,7 +37,7 @@ module Door
   end
 
   def map(name, values)
-    fits = MAPS.include?(name) && values.size <= ENTRIES && values.all? { |key, value| key.is_a?(String) && value.is_a?(String) }
+    fits = values && MAPS.include?(name) && values.size <= ENTRIES && values.all? { |key, value| key.is_a?(String) && value.is_a?(String) }
     raise Malformed, "“#{name}” came as a table that this page does not send." unless fits
     values.to_h { |key, value| [text(key, name), text(value, name)] }
   end

@@ -89,5 +89,9 @@ module Norvel
       data["exceptions"] || []
     end
 
+    def inspect
+      "#<Guide #{name}>"
+    end
+
   end
 end

@@ -63,7 +63,8 @@ module Norvel
     end
 
     def after_check
-      @after_check ||= Guide::Check.new(@check.guide, after.with_suggestions_of(before), before: @check, reached: styles.to_h { |style| [style.id, true] })
+      @after_check ||= Guide::Check.attempt(@check.guide, after.with_suggestions_of(before), before: @check,
+        reached: styles.to_h { |style| [style.id, true] })
     end
 
     private
@@ -107,7 +108,7 @@ module Norvel
 
     # Findings by rule at each paragraph whose findings were judged anew; document-wide ones all together.
     def counts
-      @counts ||= begin
+      @counts ||= (@check.fault || after_check.fault) ? [0, 0] : begin
         pairs = after.paragraphs.map { |paragraph| [@check.on(paragraph.id) || [], after_check.on(paragraph.id)] }.reject { |was, now| was.equal?(now) }
         pairs << [@check.on_document, after_check.on_document]
         pairs.inject([0, 0]) { |sums, (was, now)| sums.zip(difference(was.map(&:rule), now.map(&:rule))).map(&:sum) }

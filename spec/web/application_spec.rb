@@ -77,10 +77,10 @@ RSpec.describe "the web application", :web do
     manuscript.perform(Norvel::Edits::AssignStyle.new([3], "Heading1"), version: 0)
     manuscript.perform(Norvel::Edits::ClearDirect.new(:all), version: 1)
     manuscript.perform(Norvel::Edits::RemoveBlankParagraphs.new(:all), version: 2)
-    Desk.instance_variable_get(:@live).clear
+    Desk::LIVE.clear
     again = Manuscript.find(manuscript.id)
     expect(again.document.paragraphs).to eq manuscript.document.paragraphs
-    3.times { |n| again.take_back(version: 3 + n) && Desk.instance_variable_get(:@live).clear }
+    3.times { |n| again.take_back(version: 3 + n) && Desk::LIVE.clear }
     expect(Manuscript.find(manuscript.id).document.paragraphs).to eq first.paragraphs
     expect(again.take_back(version: 6)).to be_empty
   end
@@ -111,53 +111,5 @@ RSpec.describe "the web application", :web do
   it "works as plain pages: a form without scripts puts paragraphs in a style" do
     send_form("/manuscripts/#{manuscript.id}/edits/style", "paragraph[]": "3", paragraph: ["3"], style: "Heading2", version: 0)
     expect(manuscript.reload.document.style_name(manuscript.document.paragraph(3))).to eq "Heading 2"
-  end
-end
-
-RSpec.describe "a server that is killed" do
-  # kill -9 at any moment loses nothing that was answered.
-  it "has every answered change when it comes back" do
-    require "net/http"
-    Dir.mktmpdir do |folder|
-      env = {"NORVEL_DATABASE" => "#{folder}/k.sqlite3", "RACK_ENV" => "production", "PORT" => "4799"}
-      root = File.expand_path("../..", __dir__)
-      system(env, "bundle exec ruby demo/load.rb", chdir: root, exception: true)
-      expect(Dir.children(folder)).to include("k.sqlite3", "k.sqlite3.demo-loaded") # the sign stands beside its own database
-      boot = lambda do
-        pid = spawn(env, "bundle exec puma -C config/puma.rb config.ru", chdir: root, out: File::NULL, err: File::NULL)
-        100.times {
-          break if begin
-            Net::HTTP.get_response(URI("http://127.0.0.1:4799/"))
-          rescue
-            nil
-          end || sleep(0.1).nil?
-        }
-        pid
-      end
-      pid = boot.call
-      page = Net::HTTP.get_response(URI("http://127.0.0.1:4799/manuscripts/3/galley"))
-      cookie = page["set-cookie"][/norvel=[^;]+/]
-      token = page.body[/name="authenticity_token" value="([^"]+)"/, 1]
-      answered = 0
-      5.times do |n|
-        reply = Net::HTTP.post(URI("http://127.0.0.1:4799/manuscripts/3/edits/style"), URI.encode_www_form(authenticity_token: token, ids: (10 + n).to_s, style: "Heading1", version: n), "Cookie" => cookie)
-        answered += 1 if reply.code == "303"
-      end
-      Thread.new {
-        begin
-          Net::HTTP.post(URI("http://127.0.0.1:4799/manuscripts/3/edits/clear"), URI.encode_www_form(authenticity_token: token, ids: "1-800", version: 5), "Cookie" => cookie)
-        rescue
-          nil
-        end
-      }
-      sleep 0.02
-      Process.kill(:KILL, pid) && Process.wait(pid)
-      pid = boot.call
-      ledger = Net::HTTP.get(URI("http://127.0.0.1:4799/manuscripts/3/ledger"))
-      expect(answered).to eq 5
-      expect(ledger.scan("in Heading 1</span>").size).to eq 5
-    ensure
-      Process.kill(:KILL, pid) && Process.wait(pid) if pid
-    end
   end
 end

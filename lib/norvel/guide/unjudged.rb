@@ -22,6 +22,15 @@ module Norvel
       end
       alias_method :on, :at
 
+      # The role that a paragraph's style gives it.
+      def role(paragraph)
+        Survey::StyleRoles.role(document, paragraph)
+      end
+
+      def suggested?(_paragraph)
+        false
+      end
+
       def counts
         Check::SEVERITIES.to_h { |severity| [severity, 0] }
       end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+# How a document stands on the shelf: from what was counted at its last change, never from the document itself.
+module ShelfView
+  METER = 160.0
+  UNCOUNTED = "Open it to see how far it is: it was not counted since its last change."
+
+  def shelf_standing(item)
+    return partial(:shelf_fault, item:, message: item.fault) if item.fault
+    counts = item.standing or return partial(:shelf_fault, item:, message: UNCOUNTED)
+    met, asked = item.rules_met.to_i, [item.rules_asked.to_i, 1].max
+    partial(:shelf_standing, item:, met:, asked:, width: (METER * met / asked).round(1), worst: worst_of(counts),
+      counts: counts.reject { |_, count| count.zero? })
+  end
+
+  # The class of the meter: it looks as good as the worst that is left.
+  def worst_of(counts)
+    counts.find { |_, count| count.positive? }&.first || "meets"
+  end
+end

@@ -1,0 +1,145 @@
+# frozen_string_literal: true
+
+# What a browser, or somebody who plays one, may send: every route with every field in every wrong shape.
+RSpec.describe "the door for what is sent", :web do
+  before(:all) { WebApp.boot }
+  before do
+    WebApp.clear
+    extend Rack::Test::Methods
+  end
+
+  def app = Web
+
+  let(:manuscript) do
+    list = %(<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>)
+    body = p(r("Head"), '<w:pStyle w:val="Heading1"/>') + p(r("Some text of it.")) * 3 + p(r("Item"), list) + table([%w[a b]]) + section
+    Manuscript.bring_in(package(body, styles: style("Heading1", "heading 1") + style("BodyText", "Body Text"), footer: page_number), filename: "m.docx")
+  end
+
+  def token
+    get "/"
+    last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+  end
+
+  NAMES = Dir[File.expand_path("../../app/{routes,helpers,views}/**/*", __dir__)].select { |path| File.file?(path) }
+    .flat_map { |path| File.read(path).scan(/(?:params\[:|sent\(:)(\w+)/).flatten }.uniq.sort.freeze
+  WRONG = {
+    "a list" => ["a", "b"], "a list of lists" => [["a"]], "a table" => {"a" => "b"}, "a table of tables" => {"a" => {"b" => ["c"]}},
+    "no text" => "\xFF\xFE\x80", "a huge number" => "9" * 400, "a number below all" => "-99999999999999999999", "no number" => "NaN",
+    "letters that files can't hold" => "a\u0000b\vc\uFFFE", "nothing" => "", "much" => "x" * 6000, "a span without end" => "1-99999999999",
+    "markup" => "<script>alert(1)</script>", "a path" => "../../etc/passwd"
+  }.freeze
+
+  # [verb, address] of every route, its steps filled in.
+  def addresses
+    steps = {"id" => manuscript.id, "number" => 1, "change" => "values", "key" => "ship:short-notice"}
+    %w[GET POST].flat_map do |verb|
+      Web.routes[verb].to_a.map { |pattern, *| [verb, pattern.to_s.gsub(/:(\w+)/) { steps.fetch($1) }] }
+    end.uniq.reject { |_, address| address.end_with?("/discard") }
+  end
+
+  def faults(shape, value)
+    known = token
+    addresses.flat_map do |verb, address|
+      variants = (address.include?("/styles/values")) ? StyleChanges::CHANGES.keys.map { |name| address.sub("values", name) } : [address]
+      variants.filter_map { |place| fault(verb, place, shape, value, known) }
+    end
+  end
+
+  def fault(verb, address, shape, value, known)
+    fields = NAMES.to_h { |name| [name, value] }.merge("authenticity_token" => known)
+    [fields, fields.merge("version" => Manuscript.find(manuscript.id).lock_version.to_s)].each do |sent|
+      custom_request verb, address, sent
+      return "#{last_response.status} #{verb} #{address}, #{shape}" if last_response.status >= 500
+      return "no sentence at #{verb} #{address}, #{shape}" if last_response.status == 400 && !last_response.body.match?(/[a-z]{3,}.*\./)
+    end
+    nil
+  rescue => error
+    "#{error.class} #{error.message.lines.first.to_s[0, 60]} at #{verb} #{address}, #{shape} (#{error.backtrace.grep(/main\/|app\/|lib\/norvel/).first.to_s[/\w+\.\w+:\d+/]})"
+  end
+
+  WRONG.each do |shape, value|
+    it "answers #{shape} in every field of every route without a fault" do
+      expect(faults(shape, value)).to eq []
+    end
+
+    it "answers #{shape} in one field at a time" do
+      known = token
+      found = NAMES.flat_map do |name|
+        [["GET", "/manuscripts/#{manuscript.id}/galley"], ["GET", "/manuscripts/#{manuscript.id}/styles"], ["POST", "/manuscripts/#{manuscript.id}/edits/style"],
+          ["POST", "/manuscripts/#{manuscript.id}/styles/make"], ["POST", "/manuscripts/#{manuscript.id}/styles/page/ripple"]].filter_map do |verb, address|
+          custom_request verb, address, {name => value, "authenticity_token" => known, "ids" => "1-4", "version" => Manuscript.find(manuscript.id).lock_version.to_s}.merge(name => value)
+          "#{last_response.status} #{address} #{name}" if last_response.status >= 500
+        rescue => error
+          "#{error.class} #{error.message.lines.first.to_s[0, 60]} at #{verb} #{address}, #{name} (#{error.backtrace.grep(/main\/|app\/|lib\/norvel/).first.to_s[/\w+\.\w+:\d+/]})"
+        end
+      end
+      expect(found).to eq []
+    end
+  end
+
+  it "says in a sentence what does not fit" do
+    post "/manuscripts/#{manuscript.id}/edits/style", {"authenticity_token" => token, "style" => ["a"], "version" => "0"}
+    expect([last_response.status, last_response.body]).to match [400, /“style” came as a list/]
+    get "/manuscripts/#{manuscript.id}/galley?pick=%FF"
+    expect([last_response.status, last_response.body]).to match [400, /“pick” is not text/]
+  end
+
+  it "counts a paragraph that is named twice once, and works for no more than the document has" do
+    began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    post "/manuscripts/#{manuscript.id}/edits/case", {authenticity_token: token, ids: "2,2,2-3,1-99999999", case: "capitals", version: 0}
+    expect(Manuscript.find(manuscript.id).ledger_entries.last.title).to eq "Show #{manuscript.paragraphs} paragraphs in capitals"
+    expect(Spans.read((["1-99999999"] * 20_000).join(","), manuscript.document.paragraphs).size).to eq manuscript.paragraphs
+    expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 2
+    expect { Spans.read("1," * 20_001, []) }.to raise_error(Door::Malformed, /select everything/)
+  end
+
+  it "keeps what can't stand in a file out of titles, words, descriptions and names, so that it can be handed over" do
+    dirty = "Low\vwater\u0000 \uFFFEat \u2028 noon"
+    known = token
+    change = ->(step, **fields) { post "/manuscripts/#{manuscript.id}/#{step}", {authenticity_token: known, version: Manuscript.find(manuscript.id).lock_version, **fields} }
+    change.call("describe", title: dirty, author: dirty, language: "en-GB")
+    change.call("edits/retype", ids: "2", text: dirty)
+    change.call("edits/add", ids: "2", text: dirty)
+    change.call("styles/make", kind: "paragraph", name: dirty)
+    expect(Manuscript.find(manuscript.id).ledger_entries.count).to eq 4
+    get "/manuscripts/#{manuscript.id}/download"
+    expect(last_response.status).to eq 200
+    again = Norvel::Formats.read(last_response.body, name: "x")
+    expect([again.info[:title], again.paragraphs[2].text, again.sheet.named("Low water at noon").nil?]).to match ["Low water at   noon", /Low water at\s+noon/, true]
+  end
+
+  it "keeps the extension of a long file name" do
+    expect(Door.file_name("#{"a" * 400}.docx")).to match(/\Aa{190,200}\.docx\z/)
+    expect(Door.file_name("..\\..\\x.docx")).to eq "x.docx"
+  end
+
+  it "refuses what comes from another site, and keeps what was typed when a session is over" do
+    header "Origin", "https://elsewhere.example"
+    post "/manuscripts/#{manuscript.id}/edits/add", {authenticity_token: token, ids: "1", text: "x", version: 0}
+    expect([last_response.status, last_response.body]).to match [403, /another site/]
+    header "Origin", nil
+    long = "What I wrote in the evening, when the tide was out and the light was going, and would not like to lose."
+    post "/manuscripts/#{manuscript.id}/edits/add", {authenticity_token: "old", ids: "1", text: long, version: 0}
+    expect([last_response.status, last_response.body]).to match [403, /Once more.*#{long}/m]
+    fields = Nokogiri::HTML(last_response.body).css("form").first
+    sent = fields.css("input, textarea").to_h { |field| [field["name"], field["value"] || field.text] }
+    post fields["action"], sent
+    expect(last_response.status).to eq 303
+    expect(Manuscript.find(manuscript.id).document.paragraphs[1].text).to eq long
+    header "HX-Request", "true"
+    post "/manuscripts/#{manuscript.id}/edits/add", {authenticity_token: "old", ids: "1", text: long, version: 0}
+    expect([last_response.status, last_response.body]).to match [403, /\A<div class="complaint".*Load the page anew/m]
+  end
+
+  it "takes a ledger entry that is gone, and a guide changed elsewhere, for conflicts" do
+    manuscript.perform(Norvel::Edits::Describe.new({title: "T"}), version: 0)
+    known = token
+    post "/manuscripts/#{manuscript.id}/take_back", {authenticity_token: known, version: Manuscript.find(manuscript.id).lock_version, entry: "99999"}
+    expect(last_response.status).to eq 409
+    post "/manuscripts/#{manuscript.id}/guide", {authenticity_token: known, version: 0, guide: "ravelmouth-house"}
+    expect(last_response.status).to eq 409
+    post "/manuscripts/#{manuscript.id}/guide", {authenticity_token: known, version: Manuscript.find(manuscript.id).lock_version, guide: "ravelmouth-house"}
+    expect([last_response.status, Manuscript.find(manuscript.id).guide]).to eq [303, "ravelmouth-house"]
+  end
+end
