@@ -16,12 +16,14 @@ module GalleyRow
     end.join
   end
 
-  # The marker of a listed paragraph, in its own look; empty where there is none.
+  # The marker of a listed paragraph, in its own look; empty where there is none, as of one that stands in for a style without
+  # a list.
   def marker_html(paragraph, whose = document)
-    marker = whose.markers[paragraph.id].to_s
+    place = whose.cascade.list_of(paragraph)
+    marker = place ? whose.markers[paragraph.id].to_s : ""
     return "" if marker.empty?
     hang = hanging(paragraph, whose)
-    space = " " unless hang || whose.numbering.level(*whose.cascade.list_of(paragraph))&.suffix == "nothing"
+    space = " " unless hang || whose.numbering.level(*place)&.suffix == "nothing"
     %(<span class="marker #{look_class(whose.cascade.marker(paragraph), :run)}#{" #{hang_class(hang)}" if hang}">#{h marker}#{space}</span>)
   end
 

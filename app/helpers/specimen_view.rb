@@ -2,6 +2,28 @@
 
 # A style shown on the text of this document: paragraphs that are in it, and where in the document they stand.
 module SpecimenView
+  # What shows the style or page set-up that is chosen, with the change that is tried where it is still there afterwards.
+  def specimen_of_chosen
+    return partial(:sheet_specimen, set: tried_set) if chosen_page
+    whose = @ripple&.after
+    whose = document unless whose&.sheet&.[](chosen_style.id)
+    partial((chosen_style.type == "numbering") ? :list_specimen : :specimen, style: chosen_style, whose:)
+  end
+
+  # The page set-up as the ripple would have it.
+  def tried_set
+    return chosen_page unless @ripple && chosen_page.sections.any?
+    section = @ripple.after.sections[chosen_page.sections.first - 1]
+    Lineage::PageSet.new(Norvel::Document::PageStyle.of(section, chosen_page.style.name), chosen_page.sections)
+  end
+
+  # The values of what is chosen.
+  def bench_of_chosen
+    return partial(:page_values, set: chosen_page) if chosen_page
+    return unless chosen_style
+    partial((chosen_style.type == "numbering") ? :list_values : :style_values, style: chosen_style)
+  end
+
   # What shows a style: the paragraph with its neighbours, as they are in +whose+, and what has to be said of it.
   Specimen = Struct.new(:before, :text, :after, :note)
 

@@ -305,4 +305,32 @@ RSpec.describe "stations as plain pages" do
     post "/new", authenticity_token: token, template: "ship:short-notice", title: " "
     expect_refused "needs a title"
   end
+
+  # List paragraphs with numbering, spacing and indents of their own, as most writers make them.
+  describe "Styles of common lists" do
+    let(:listed) do
+      own = '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:spacing w:before="60" w:after="60"/><w:ind w:left="700" w:hanging="350"/>'
+      styles = style("ListParagraph", "List Paragraph", ppr: '<w:ind w:left="720"/>') + style("Heading1", "heading 1")
+      plain = docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') + (p(r("An item of it"), "<w:pStyle w:val=\"ListParagraph\"/>#{own}") * 3) + p(r("Loose item"), own), styles:)
+      with_list = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(plain)
+      put = Norvel::Edits::PutInList.new([2, 3, 4, 5], with_list.sheet.named("Points").paragraph[:list_id], level: nil).change(with_list)
+      Manuscript.bring_in(written(put), filename: "lists.docx")
+    end
+
+    it "are drawn, and every change of them ripples with scripts and without" do
+      get "/"
+      known = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+      faults = listed.document.sheet.styles.keys.flat_map do |id|
+        get "/manuscripts/#{listed.id}/styles?style=#{id}"
+        expect(last_response.status).to eq 200
+        {"values" => {"values" => {"space_after" => "7pt"}}, "merge" => {into: "Normal"}, "delete" => {to: "Normal", look: "keep"}, "base" => {base: "Normal"}, "list" => {list: "0", level: "1"}, "number" => {scheme: "decimal"}, "unused" => {}}.flat_map do |change, fields|
+          [{}, {"HTTP_HX_REQUEST" => "true"}].filter_map do |headers|
+            post "/manuscripts/#{listed.id}/styles/#{change}/ripple", {authenticity_token: known, style: id, version: 0, **fields}, headers
+            "#{last_response.status} #{change} #{id}" unless [200, 422].include?(last_response.status)
+          end
+        end
+      end
+      expect(faults).to eq []
+    end
+  end
 end

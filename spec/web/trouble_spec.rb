@@ -97,6 +97,23 @@ RSpec.describe "trouble", :web do
     end
   end
 
+  describe "with a file that can't be written" do
+    it "says since which change, and hands over what can be" do
+      manuscript.perform(Norvel::Edits::Describe.new({title: "T"}), version: 0)
+      manuscript.perform(Norvel::Edits::Retype.new(2, ["Other words."]), version: 1)
+      manuscript.perform(Norvel::Edits::Describe.new({author: "A"}), version: 2)
+      allow(Norvel::Formats).to receive(:write).and_wrap_original do |original, document, **options|
+        raise Norvel::Unwritable, "The file can't be read back." if document.paragraphs[1].text == "Other words."
+        original.call(document, **options)
+      end
+      get "/manuscripts/#{manuscript.id}/download"
+      expect([last_response.status, last_response.body]).to match [422, /can&#39;t be read back.*“Retype paragraph 2”/]
+      post "/manuscripts/#{manuscript.id}/take_back", {authenticity_token: token, version: 3, entry: manuscript.ledger_entries.second.id}
+      get "/manuscripts/#{manuscript.id}/download"
+      expect(last_response.status).to eq 200
+    end
+  end
+
   describe "with the place where documents are kept" do
     it "says that the disk is full, and keeps what was there" do
       manuscript

@@ -6,7 +6,7 @@ module Norvel
     #   comment  the id of its Story; edge: "start", "end" or "sign"
     CommentMark = Value.define(:comment, :edge) do
       def kind
-        :comment
+        (edge == "sign") ? :comment : :comment_range
       end
 
       def key

@@ -17,7 +17,7 @@ module Norvel
         document.everything.each { |paragraph| count(paragraph) unless paragraph.plain? }
         grid(document.paragraphs, document.tables)
         document.stories.each { |story| grid(story.paragraphs, story.tables) }
-        %i[bookmark comment].each { |kind| @things[kind].sort! if @things.key?(kind) }
+        %i[bookmark comment_range].each { |kind| @things[kind].sort! if @things.key?(kind) }
         @things.default = nil
       end
 

@@ -5,7 +5,7 @@ module Norvel
     # Spacing and structure that was made with characters where a property would do. Each detector answers for one paragraph.
     module ByHand
       # Patterns of Paragraph#seen_text, in which images and note marks are signs. Edits that mend these take what they match.
-      LEADING_TAB = /(?:\A|(?<=[\f\v])) *\t[ \t]*/
+      LEADING_TAB = /(?:\A|(?<=[\f\v]))[ \u00A0]*\t[ \u00A0\t]*/
       LEADING_SPACE = /(?:\A|(?<=[\f\v]))[ \u00A0]{2,}/
       DOUBLE_SPACE = /(?<=\S) {2,}(?=\S)/
       # A break in running text, as opposed to one in an address or verse: the sentence goes on after it.
