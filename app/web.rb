@@ -28,6 +28,7 @@ class Web < Sinatra::Base
 
   register Sinatra::ActiveRecordExtension
 
+  use Turns
   use Rack::Attack
   Rack::Attack.cache.store = ActiveSupport::Cache::MemoryStore.new
   unless TEST

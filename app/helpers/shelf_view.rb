@@ -3,11 +3,10 @@
 # How a document stands on the shelf: from what was counted at its last change, never from the document itself.
 module ShelfView
   METER = 160.0
-  UNCOUNTED = "Open it to see how far it is: it was not counted since its last change."
 
   def shelf_standing(item)
     return partial(:shelf_fault, item:, message: item.fault) if item.fault
-    counts = item.standing or return partial(:shelf_fault, item:, message: UNCOUNTED)
+    counts = item.standing or return partial(:shelf_uncounted, item:)
     met, asked = item.rules_met.to_i, [item.rules_asked.to_i, 1].max
     partial(:shelf_standing, item:, met:, asked:, width: (METER * met / asked).round(1), worst: worst_of(counts),
       counts: counts.reject { |_, count| count.zero? })

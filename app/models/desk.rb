@@ -2,11 +2,12 @@
 
 # The documents in use, kept in memory as long as they are current. Losing it loses time and nothing else.
 module Desk
-  SPACE = 6 # documents
+  SPACE = 12 # documents
   # earlier: the checks of the state before, from which those of this one are made
   Live = Struct.new(:version, :document, :original, :checks, :earlier)
   LIVE = Norvel::Recent.new(SPACE)
   LOCKS = Array.new(64) { Monitor.new }.freeze
+  CHECKING = Array.new(64) { Monitor.new }.freeze
 
   module_function
 
@@ -18,24 +19,20 @@ module Desk
     live(manuscript).original
   end
 
-  # The document held against its guide; one check a state, since its findings are asked for many times.
+  # The document held against its guide; one check a state, since its findings are asked for many times. Requests that come
+  # together wait for one that makes it.
   def check(manuscript)
     state = live(manuscript)
-    state.checks[manuscript.guide] ||= judge(manuscript, state.document, state.earlier)
+    state.checks[manuscript.guide] || CHECKING[manuscript.id % CHECKING.size].synchronize do
+      state.checks[manuscript.guide] ||= judge(manuscript, state)
+    end
   end
 
-  # The check of a document that the manuscript is about to become.
-  def check_ahead(manuscript, document)
-    state = live(manuscript)
-    judge(manuscript, document, state.earlier.merge(state.checks))
-  end
-
-  # The manuscript has become this, with the check made ahead.
-  def put(manuscript, document, check)
+  # The manuscript has become this.
+  def put(manuscript, document)
     was = LIVE.fetch(manuscript.id)
     earlier = was ? was.earlier.merge(was.checks) : {}
-    original = was&.original || read(manuscript)
-    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document, original, {manuscript.guide => check}, earlier))
+    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document, was&.original || read(manuscript), {}, earlier))
   end
 
   def forget(manuscript)
@@ -69,8 +66,8 @@ module Desk
     Norvel::Formats.read(manuscript.original.bytes, name: manuscript.filename)
   end
 
-  def judge(manuscript, document, earlier)
-    Norvel::Guide::Check.attempt(manuscript.rules, document, before: earlier[manuscript.guide])
+  def judge(manuscript, state)
+    Norvel::Guide::Check.attempt(manuscript.rules, state.document, before: state.earlier[manuscript.guide])
   end
   private_class_method :current, :load, :read, :judge
 end

@@ -98,9 +98,14 @@ class Manuscript < ActiveRecord::Base
     end
   end
 
-  # What the shelf shows of it: {"must" => 3, …}, as it was counted at the last change; nil where that was never done.
+  # What the shelf shows of it: {"must" => 3, …}, as it was counted last; nil when it was changed since.
   def standing
     {"must" => must, "should" => should, "advice" => advice} if must && standing_version == lock_version
+  end
+
+  # Counts how the document stands, so that the shelf need not open it. Nobody's page becomes stale by it.
+  def count!
+    update_columns(**self.class.standing_of(check), standing_version: lock_version)
   end
 
   # The bytes of the document in its format, read back and found the same. Raises Norvel::Error with the change that is to blame.
@@ -136,13 +141,12 @@ class Manuscript < ActiveRecord::Base
   # Everything is worked out before the database is asked, so that others wait for a write alone.
   def become(after)
     head = Norvel::Snapshot.dump(after, first_document)
-    check = Desk.check_ahead(self, after)
     transaction do
       yield if block_given?
-      update!(head:, **self.class.counts_of(after), **self.class.standing_of(check), standing_version: lock_version + 1,
+      update!(head:, **self.class.counts_of(after), standing_version: nil, fault: nil,
         title: (after.info[:title] || title)[0, 200], updated_at: Time.now)
     end
-    Desk.put(self, after, check)
+    Desk.put(self, after)
   rescue ActiveRecord::StaleObjectError
     raise Stale
   end

@@ -27,6 +27,12 @@ module Shelf
       redirect to(path_to("galley"))
     end
 
+    # How far the document is, counted anew for the shelf.
+    app.post "/manuscripts/:id/count" do
+      manuscript.count!
+      request.env["HTTP_HX_REQUEST"] ? shelf_standing(manuscript) : redirect(to("/"), 303)
+    end
+
     app.get "/manuscripts/:id/discard" do
       @title = "Take off the shelf"
       erb :discard

@@ -47,6 +47,7 @@ RSpec.describe "trouble", :web do
         get place
         expect([place, last_response.status]).to eq [place, 200]
       end
+      post "/manuscripts/#{manuscript.id}/count", {authenticity_token: token}
       get "/"
       expect(last_response.body).to include("could not be held against", "ledger")
       get "/manuscripts/#{manuscript.id}/findings"
