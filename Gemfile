@@ -7,6 +7,7 @@ gem "nokogiri", "~> 1.18.0"
 gem "rubyzip", "~> 2.4.1"
 gem "zeitwerk", "~> 2.6.0"
 gem "json_schemer", "~> 2.4"
+gem "ttfunk", "~> 1.8" # metrics of the fonts that ship
 
 # The web application.
 gem "activerecord", "~> 7.1.0"

@@ -33,7 +33,7 @@ module GalleyRow
   end
 
   def paragraph_class(paragraph, whose = document)
-    "#{look_class(whose.look(paragraph), :paragraph)} #{size_class(whose.letter_look(paragraph)[:size])}"
+    "#{look_class(whose.look(paragraph), :paragraph)} #{letters_class(whose.letter_look(paragraph))}"
   end
 
   # Values set by hand, as words; and spacing made with characters.
@@ -67,8 +67,9 @@ module GalleyRow
   end
 
   def layers(paragraph, name)
-    run = paragraph.letters.max_by { |r| r.words.size } || paragraph.runs.first || Norvel::Document::Run.new("", nil, paragraph.mark, nil)
-    document.cascade.explain(name, paragraph, run)
+    seen = document.letter_look(paragraph)
+    run = paragraph.letters.find { |one| document.run_look(one, paragraph).equal?(seen) }
+    document.cascade.explain(name, paragraph, run || Norvel::Document::Run.new("", nil, paragraph.mark))
   end
 
   LAYER_WORDS = {standard: "Nothing set", defaults: "Document", table: "Table style", list: "List level", direct: "Set here"}.freeze

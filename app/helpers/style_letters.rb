@@ -2,7 +2,7 @@
 
 # The letters for putting paragraphs in styles: the person's own, and for the usual roles one from the start.
 module StyleLetters
-  USUAL = {"q" => "quote", "c" => "caption", "l" => "list_item", "r" => "reference_entry", "t" => "table_text", "i" => "title", "p" => "code"}.freeze
+  USUAL = Norvel::Roles.letters.freeze
   RESERVED = %w[j k x u g].freeze
 
   # {"q" => style id}

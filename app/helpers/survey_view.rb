@@ -7,7 +7,6 @@ module SurveyView
     blank_paragraphs: "Blank paragraphs", leading_tabs: "Tabs as indents", leading_spaces: "Spaces as indents", double_spaces: "Double spaces", line_breaks: "Line breaks inside", typed_numbers: "Numbers and bullets typed",
     page_break_runs: "Page breaks by hand", whole_bold: "Bold on whole paragraphs", whole_underlined: "Underline on whole paragraphs", typed_capitals: "Capitals typed"
   }.freeze
-  ROLE_WORDS = Hash.new { |_, role| role.tr("_", " ") }.merge("quote" => "block quotation", "body" => "body text", "reference_entry" => "reference", "list_item" => "list item").freeze
 
   def survey
     @survey ||= Norvel::Survey.of(document)
@@ -19,7 +18,7 @@ module SurveyView
   end
 
   def role_words(role)
-    ROLE_WORDS[role]
+    Norvel::Roles.words(role)
   end
 
   def miss_key(miss)

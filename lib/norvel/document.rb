@@ -30,7 +30,7 @@ module Norvel
     end
 
     def cascade
-      @cascade ||= Styles::Cascade.new(sheet, numbering, known: @known).tap { @known = nil }
+      @cascade ||= Styles::Cascade.new(sheet, numbering, rules: Formats[format].rules, known: @known).tap { @known = nil }
     end
 
     # The paragraph with this id; raises Refused, since another window may have removed it.

@@ -10,7 +10,8 @@ module Norvel
     # reader       ->(bytes, name:) { Document }, raises UnreadableFile
     # writer       ->(document) { Written }
     # template     ->(document) { bytes without what the document says }
-    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template) do
+    # rules        how levels of styles combine in it, for Styles::Cascade
+    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules) do
       def extension
         extensions.keys.first
       end

@@ -6,7 +6,7 @@ module Norvel
   # The rules a document must meet, as data: a YAML file that an office can read aloud (docs/guide-format.md).
   class Guide
     FOLDER = File.join(ROOT, "guides")
-    ROLES = %w[title subtitle heading_1 heading_2 heading_3 heading_4 heading_5 heading_6 body quote list_item caption table_text contents_entry reference_entry code].freeze
+    ROLES = Roles::STATED
 
     class << self
       # Names of the guides that ship, with their Guide.

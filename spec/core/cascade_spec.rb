@@ -125,4 +125,46 @@ RSpec.describe Norvel::Styles::Cascade do
     document = docx(p(r("x", '<w:sz w:val="20"/><w:szCs w:val="32"/><w:rtl/>')))
     expect(document.letter_look(document.paragraphs[0])[:size]).to eq 16.0
   end
+
+  # What the bench tells of a value and the value it shows come from one resolution.
+  describe "where a value comes from" do
+    def told(document, name, run = nil)
+      document.cascade.explain(name, document.paragraphs[0], run).map { |step| [step.kind, step.value, step.won] }
+    end
+
+    it "is the automatic space of a style over points set here (ISO/IEC 29500-1 17.3.1.33: beforeAutospacing beats before)" do
+      document = docx(p(r("x"), '<w:pStyle w:val="A"/><w:spacing w:after="120"/>'), styles: style("A", "A", ppr: '<w:spacing w:afterAutospacing="1"/>'))
+      expect(told(document, :space_after)).to eq [[:style, 14.0, true], [:direct, 6.0, false]]
+      expect(document.look(document.paragraphs[0])[:space_after]).to eq 14.0
+    end
+
+    it "is the toggle that was thrown last, and both that cancel each other are told" do
+      styles = style("A", "A", rpr: "<w:b/>") + style("C", "C", type: "character", rpr: "<w:b/>")
+      document = docx(p(r("x", '<w:rStyle w:val="C"/>') + r("y"), '<w:pStyle w:val="A"/>'), styles:)
+      one, other = document.paragraphs[0].runs
+      expect(told(document, :bold, one)).to eq [[:style, true, false], [:character, true, true]]
+      expect([document.run_look(one, document.paragraphs[0])[:bold], told(document, :bold, other)]).to eq [false, [[:style, true, true]]]
+    end
+
+    it "is what is decided, whatever is set where" do
+      random = Random.new(5)
+      pieces = {
+        '<w:spacing w:before="100"/>' => :space_before, '<w:spacing w:beforeLines="200"/>' => :space_before, '<w:spacing w:beforeAutospacing="1"/>' => :space_before,
+        '<w:ind w:left="500"/>' => :indent_left, '<w:ind w:leftChars="150"/>' => :indent_left, '<w:jc w:val="right"/>' => :align, '<w:keepNext/>' => :keep_with_next, '<w:keepNext w:val="0"/>' => :keep_with_next
+      }
+      60.times do
+        base, own, direct = Array.new(3) { pieces.keys.sample(random.rand(0..3), random:).uniq { |xml| xml[/<w:\w+/] }.join }
+        document = docx(p(r("x"), "<w:pStyle w:val=\"B\"/>#{direct}"), styles: style("A", "A", ppr: base) + style("B", "B", based_on: "A", ppr: own))
+        look = document.look(document.paragraphs[0])
+        pieces.values.uniq.each { |name| expect([name, document.cascade.decided(name, document.paragraphs[0]).value]).to eq [name, look[name]] }
+      end
+    end
+  end
+
+  # formats.md 2.6: the larger of two, their sum where the file says so, none between paragraphs of one style that want none.
+  it "knows the space between two paragraphs" do
+    above, below = {space_after: 6.0, contextual_spacing: false}, {space_before: 10.0, contextual_spacing: true}
+    between = ->(same_style:, **settings) { Norvel::Formats::Docx::CascadeRules.space_between(above, below, same_style:, settings: Norvel::Document::Settings.new(**settings)) }
+    expect([between.call(same_style: false), between.call(same_style: false, sum_spaces: true), between.call(same_style: true)]).to eq [10.0, 16.0, 6.0]
+  end
 end

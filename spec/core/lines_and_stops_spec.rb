@@ -24,7 +24,7 @@ RSpec.describe Norvel::Styles::Types::Borders do
     expect(type.over(below, type.typed("below 0.5 pt")).transform_values { |line| line[:val] }).to eq(top: "none", left: "none", right: "none")
   end
 
-  it("is drawn by the browser on the sides it has") { expect(type.css(type.typed("below double 3 pt #1f3864"))).to eq("border-bottom" => "3.0px double #1f3864") }
+  it("is drawn by the browser on the sides it has") { expect(Norvel::Formats::Html::Stylesheet.borders(type.typed("below double 3 pt #1f3864"))).to eq("border-bottom" => "3.0px double #1f3864") }
 end
 
 RSpec.describe Norvel::Styles::Types::TabStops do

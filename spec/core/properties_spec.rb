@@ -14,9 +14,9 @@ RSpec.describe Norvel::Styles::Properties do
     end
   end
 
-  it "names an odt attribute for every property a person sees, for the format beside this one" do
-    seen = described_class.all.select { |property| property.public? && property.name != :list }
-    expect(seen.reject(&:odt)).to be_empty
+  it "has a place in the format's own table for every property, and nothing there that it does not know" do
+    tables = Norvel::Formats::Docx::PropertyTable::CODECS
+    expect(tables.to_h { |place, codecs| [place, codecs.keys.sort] }).to eq(%i[paragraph run].to_h { |place| [place, described_class.on(place).map(&:name).sort] })
   end
 
   # What is written must read back the same: random values of every property, on paragraphs, runs and styles alike.

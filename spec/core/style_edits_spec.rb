@@ -58,7 +58,7 @@ RSpec.describe "edits of styles" do
     expect(kept).to eq [[true, true], *[[true, false]] * 3, [true, false], [true, true]]
     after = Norvel::Edits::ChangeStyle.new("Inset", {size: 20.0}).apply(document).after
     counted = 0
-    allow_any_instance_of(Norvel::Styles::Cascade).to receive(:settle_run).and_wrap_original { |original, seen| (counted += 1) && original.call(seen) }
+    allow_any_instance_of(Norvel::Styles::Cascade).to receive(:run_layers).and_wrap_original { |original, *parts| (counted += 1) && original.call(*parts) }
     looks[after]
     expect(counted).to eq 1
   end

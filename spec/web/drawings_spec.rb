@@ -70,7 +70,7 @@ RSpec.describe "drawings" do
 
     it "measures in points of the screen" do
       helper = page_of(p(r("a", '<w:sz w:val="24"/>'), '<w:ind w:left="720"/><w:spacing w:line="480" w:lineRule="auto"/>'))
-      expect(helper.look_rules(helper.document.paragraphs)).to include("font-size:calc(var(--pt)*12)", "padding-left:calc(var(--pt)*36)", "line-height:2.3")
+      expect(helper.look_rules(helper.document.paragraphs)).to include("font-size:calc(var(--pt)*12)", "padding-left:calc(var(--pt)*36)", "--lines:2.0", "line-height:var(--line,calc(var(--lines,1)*1.1499))")
     end
   end
 

@@ -5,12 +5,9 @@ module Norvel
     # Puts paragraphs in the styles of the roles they play, as one change. A style that is missing is made with the guide's
     # values, or with the look that most of its paragraphs have where the guide says nothing of the role.
     class PutInRoles < Edit
-      STYLES = {"title" => "Title", "subtitle" => "Subtitle", "body" => "Body Text", "quote" => "Block Quote", "list_item" => "List Paragraph", "caption" => "Caption", "table_text" => "Table Text",
-                "reference_entry" => "Bibliography", "code" => "Plain Text"}.merge((1..6).to_h { |n| ["heading_#{n}", "Heading #{n}"] }).freeze
-
       # The style for a role: the guide's, or the usual one; nil for roles that have none (contents entries, others).
       def self.style_name(role, guide)
-        guide.role(role)["style"] || STYLES[role]
+        guide.role(role)["style"] || Roles::ALL[role]&.style
       end
 
       # roles: {"heading_1" => [ids], …}; clear: as for AssignStyle
@@ -33,7 +30,7 @@ module Norvel
       private
 
       def put(document, role, ids)
-        name = self.class.style_name(role, @guide) or raise Refused, "There is no style for #{role.tr("_", " ")}."
+        name = self.class.style_name(role, @guide) or raise Refused, "There is no style for #{Roles.words(role)}."
         unless document.sheet.named(name, "paragraph")
           values = @guide.values(role)
           document = DefineStyle.new(name, values: values.empty? ? StyleFromLook.values(document, ids) : values).change(document)

@@ -6,7 +6,6 @@ module Norvel
     # gets that space itself. Blank paragraphs that hold something (a section's end, a cell's last paragraph) stay.
     class RemoveBlankParagraphs < Edit
       MOSTLY = 0.5
-      LINE = 1.15 # the height of a line to its size: common practice
 
       # ids: blank paragraphs, or :all; keep_gaps: false, or names of styles that may get space
       def initialize(ids = :all, keep_gaps: true)
@@ -51,7 +50,7 @@ module Norvel
 
       # One blank line at 11 pt is about 12 pt of space.
       def height(blank, document)
-        ((document.letter_look(blank)[:size] * LINE) / 6).round * 6.0
+        (Layout::Fonts.line_height(document.letter_look(blank)) / 6).round * 6.0
       end
     end
   end

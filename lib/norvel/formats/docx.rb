@@ -15,7 +15,8 @@ module Norvel
         marks: ->(bytes) { Signature.archive?(bytes) },
         reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
         writer: ->(document) { Written.new(Writer.new(document).bytes, []) },
-        template: ->(document) { TemplateWriter.new(document).bytes }
+        template: ->(document) { TemplateWriter.new(document).bytes },
+        rules: CascadeRules
       )
     end
   end

@@ -12,6 +12,8 @@ module Norvel
         raise UnusableGuide, "#{property.name}: #{error.message}"
       end
 
+      USUAL = {font: "Times New Roman", size: 12.0}.freeze
+
       attr_reader :property
 
       def initialize(property, asked)
@@ -62,10 +64,10 @@ module Norvel
         (property.name == :font) ? wanted.casecmp?(value.to_s) : property.same?(wanted, value)
       end
 
-      # Line spacings compare by their number of lines; exact ones by what they come to at 12 pt.
+      # Line spacings compare by their number of lines; exact ones by what they come to in 12 pt of the usual face.
       def magnitude(value)
         return value unless value.is_a?(Hash)
-        (value[:rule] == "multiple") ? value[:value] : value[:value] / 13.8
+        (value[:rule] == "multiple") ? value[:value] : value[:value] / Layout::Fonts.line_height(USUAL)
       end
 
       def slack

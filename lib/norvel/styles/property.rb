@@ -13,8 +13,7 @@ module Norvel
     #   toggle    true for the toggle properties of ISO/IEC 29500-1 17.7.3
     #   merges    true when levels combine entry by entry (tabs, borders)
     #   clear     what removal of direct formatting does with it: :look goes, :emphasis goes unless kept, :keep stays
-    #   docx, odt, css   how it stands in each; docx is a codec, odt the attribute names, css a proc from the value
-    Property = Struct.new(:name, :on, :type, :default, :label, :part_of, :group, :toggle, :merges, :clear, :docx, :odt, :css, :json, keyword_init: true) do
+    Property = Struct.new(:name, :on, :type, :default, :label, :part_of, :group, :toggle, :merges, :clear, :json, keyword_init: true) do
       # The name people and rules use: that of the property it is part of.
       def key
         part_of || name

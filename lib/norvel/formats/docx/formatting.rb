@@ -5,14 +5,16 @@ module Norvel
     module Docx
       # pPr and rPr to property sets and back, driven by the property table. Equal sets that a reader meets are one object.
       class Formatting
-        TABLE = {paragraph: Styles::Properties.by_element(:paragraph), run: Styles::Properties.by_element(:run)}.freeze
+        TABLE = PropertyTable::BY_ELEMENT
 
         # Elements that say all they say in w:val, with the one property they hold: what a value means is worked out once.
-        PLAIN = TABLE.transform_values { |table| table.select { |_, properties| properties.size == 1 && properties.first.docx.plain? }.transform_values(&:first) }.freeze
+        PLAIN = TABLE.transform_values do |table|
+          table.select { |_, entries| entries.size == 1 && entries.first.last.plain? }.transform_values(&:first)
+        end.freeze
 
         def initialize
           @sets = {{} => Styles::PropertySet::EMPTY}
-          @plain = Hash.new { |known, property| known[property] = {} }.compare_by_identity
+          @plain = Hash.new { |known, codec| known[codec] = {} }.compare_by_identity
         end
 
         # The property set of a pPr or rPr element (nil reads as empty).
@@ -29,20 +31,20 @@ module Norvel
 
         def read_element(child, place, part, values)
           name = child.name
-          properties = TABLE[place][name] or return
+          entries = TABLE[place][name] or return
           return unless part.ours?(child)
-          plain = PLAIN[place][name] and return read_plain(child, plain, part, values)
-          properties.each do |property|
-            value = property.docx.read(child, part)
-            values[property.name] = value unless value.nil?
+          plain = PLAIN[place][name] and return read_plain(child, *plain, part, values)
+          entries.each do |slot, codec|
+            value = codec.read(child, part)
+            values[slot] = value unless value.nil?
           end
         end
 
-        def read_plain(child, property, part, values)
-          known = @plain[property]
+        def read_plain(child, slot, codec, part, values)
+          known = @plain[codec]
           text = part.attr(child, "val")
-          value = known.fetch(text) { known[text] = property.docx.read(child, part) }
-          values[property.name] = value unless value.nil?
+          value = known.fetch(text) { known[text] = codec.read(child, part) }
+          values[slot] = value unless value.nil?
         end
 
         def share(values)
@@ -53,15 +55,9 @@ module Norvel
         def self.write(owner, name, place, was, now, part)
           return if was == now
           node = part.place(owner, name)
-          Styles::Properties.on(place).each do |property|
-            old, new = was[property.name], now[property.name]
-            next if old == new || property.docx.nil?
-            new.nil? ? property.docx.clear(node, part) : nil
-          end
-          Styles::Properties.on(place).each do |property|
-            new = now[property.name]
-            property.docx.put(node, new, part) unless new.nil? || was[property.name] == new
-          end
+          changed = PropertyTable::CODECS[place].reject { |slot, _| was[slot] == now[slot] }
+          changed.each { |slot, codec| codec.clear(node, part) if now[slot].nil? }
+          changed.each { |slot, codec| codec.put(node, now[slot], part) unless now[slot].nil? }
           node.remove if node.element_children.empty? && node.attribute_nodes.empty?
         end
       end

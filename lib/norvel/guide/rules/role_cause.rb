@@ -18,7 +18,7 @@ module Norvel
           @found = found
           @role = role
           @style = document.style_of(paragraph)
-          @set = document.cascade.explain(name, paragraph, run).last
+          @set = document.cascade.decided(name, paragraph, run)
         end
 
         # What findings of one cause share.

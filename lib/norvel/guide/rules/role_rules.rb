@@ -126,8 +126,7 @@ module Norvel
         end
 
         def speak(role, lower: false)
-          words = {"body" => "Body text", "quote" => "Block quotation", "table_text" => "Table text"}.fetch(role) { role.tr("_", " ").capitalize }
-          lower ? words.downcase : words
+          lower ? Roles.words(role) : Roles.words(role).capitalize
         end
       end
     end

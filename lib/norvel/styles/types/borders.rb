@@ -45,11 +45,10 @@ module Norvel
           wanted.reject { |side, attributes| (inherited || {})[side] == attributes }.merge(off)
         end
 
-        # {"border-top" => "0.5pt solid #1f3864", …}; +point+ says a length on the screen.
-        def css(value)
-          seen(value).slice(*BOX).to_h do |side, attributes|
-            drawn = {"double" => "double", "triple" => "double", "dotted" => "dotted", "dashed" => "dashed"}.fetch(attributes[:val], "solid")
-            ["border-#{side}", "#{[width(attributes), (drawn == "double") ? 2 : 0.5].max}px #{drawn} #{Norvel::Colour.hex(attributes[:color]) || "currentColor"}"]
+        # The sides that are seen: {"top" => [kind, width in points, colour or nil], …}
+        def drawn(value)
+          seen(value).slice(*BOX).transform_values do |attributes|
+            [attributes[:val], width(attributes), Norvel::Colour.hex(attributes[:color])]
           end
         end
 

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # The faces that ship, by the font that a document names and how its letters are set. Widths and line heights come from here.
+    module Fonts
+      FOLDER = File.join(ROOT, "public/fonts")
+      FACES = Norvel::Fonts.families.values.flat_map { |family| family["files"].values }.uniq
+        .to_h { |name| [name, Face.new(File.join(FOLDER, name))] }.freeze
+
+      module_function
+
+      # The Face for a look of letters, or for anything that answers :font, :bold and :italic.
+      #   Fonts.face(font: "Arial", bold: true).line_height # => 1.149…
+      def face(look)
+        style = [("bold" if look[:bold]), ("italic" if look[:italic])].compact.join("_")
+        files = Norvel::Fonts.families[Norvel::Fonts.stand_in(look[:font]).family]["files"]
+        FACES.fetch(files[style.empty? ? "regular" : style] || files["regular"])
+      end
+
+      # A line of these letters set single, in points.
+      def line_height(look)
+        face(look).line_height * look[:size]
+      end
+
+      # About how many characters of these letters stand in so many points.
+      def characters(measure, look)
+        (measure / (face(look).average * look[:size])).round
+      end
+
+      # About how many lines so many characters take in a measure, at least one.
+      def lines(count, measure, look)
+        [(count * face(look).average * look[:size] / measure).ceil, 1].max
+      end
+    end
+  end
+end
