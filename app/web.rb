@@ -6,7 +6,8 @@ class Web < Sinatra::Base
   UPLOAD_LIMIT = 110_000_000
   HOSTS = ["127.0.0.1", "localhost", "[::1]", "::1", *("example.org" if TEST)].freeze
   POLICY = {
-    "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:", "font-src" => "'self'",
+    "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:",
+    "font-src" => "'self'",
     "connect-src" => "'self'", "form-action" => "'self'", "base-uri" => "'none'", "frame-ancestors" => "'none'"
   }.map { |kind, from| "#{kind} #{from}" }.join("; ").freeze
   OUR_OWN_FAULT = "Norvel made a mistake of its own here. Your document is as it was at the last change."
@@ -44,14 +45,16 @@ class Web < Sinatra::Base
   use Rack::Protection::FrameOptions, frame_options: "DENY"
   use Rack::Protection::XSSHeader, nosniff: true
 
-  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView,
+  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView,
+    ListView, PageSetView,
     StyleChanges, ShelfView, FindingsView, HandoverView, Complaints
 
   register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 
   before do
     headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"
-    halt 404, page_of_error(NO_PAGE) unless Rack::Utils.unescape_path(request.path_info).force_encoding("UTF-8").valid_encoding?
+    halt 404, page_of_error(NO_PAGE) unless Rack::Utils.unescape_path(request.path_info).force_encoding("UTF-8")
+      .valid_encoding?
     halt 413, page_of_error("The file is larger than 100 MB, which no text document needs to be.") if too_large?
     halt 403, page_of_error("This came from another site, so nothing was done.") if env["norvel.foreign"]
     params.replace(Door.open(params))

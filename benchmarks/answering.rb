@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# What a person waits for on 300 pages: the server's answer, as milliseconds and as a ratio to reading the document once.
+# What a person waits for on 300 pages: the server's answer, as milliseconds and as a ratio to reading the document
+# once.
 require "tmpdir"
 folder = Dir.mktmpdir
 ENV["NORVEL_DATABASE"] = "#{folder}/b.sqlite3"

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# What a person sees on 300 pages, in a real browser: from asking for the galley to its text on the screen, from the key to
-# the row in its new style, from the button to 2,000 paragraphs in another style; and the longest frame while scrolling.
+# What a person sees on 300 pages, in a real browser: from asking for the galley to its text on the screen, from the key
+# to the row in its new style, from the button to 2,000 paragraphs in another style; and the longest frame while
+# scrolling.
 ENV["RACK_ENV"] = "test"
 $LOAD_PATH.unshift(File.expand_path("../spec", __dir__))
 require "bundler/setup"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Reading 100,000 words, as ratios within one run: the model with every effective look against the bare parse of the same
-# XML, against python-docx walking the runs, and `norvel inspect` as a whole process against that script.
+# Reading 100,000 words, as ratios within one run: the model with every effective look against the bare parse of the
+# same XML, against python-docx walking the runs, and `norvel inspect` as a whole process against that script.
 require "bundler/setup"
 $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "norvel"

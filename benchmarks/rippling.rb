@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The ripple of a change of the base style on 300 pages, findings included, as milliseconds and as a ratio to the bare parse of the
-# document's XML in the same run.
+# The ripple of a change of the base style on 300 pages, findings included, as milliseconds and as a ratio to the bare
+# parse of the document's XML in the same run.
 $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "bundler/setup"
 require "norvel"

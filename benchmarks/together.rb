@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The real server while many work at once: 20 uploads of 300 pages, then 200 changes by 8 people on 8 documents, and how long a
-# stylesheet takes to be answered meanwhile. Targets: all taken, no 500, every stylesheet within a second.
+# The real server while many work at once: 20 uploads of 300 pages, then 200 changes by 8 people on 8 documents, and how
+# long a stylesheet takes to be answered meanwhile. Targets: all taken, no 500, every stylesheet within a second.
 $LOAD_PATH.unshift(File.expand_path("../spec", __dir__))
 require "bundler/setup"
 require "tmpdir"

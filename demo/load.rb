@@ -8,7 +8,8 @@ ActiveRecord::Base.logger = nil
 ActiveRecord::Migration.verbose = false
 ActiveRecord::MigrationContext.new(File.expand_path("../db/migrate", __dir__)).migrate
 ActiveRecord::Base.connection.execute("PRAGMA journal_mode = WAL")
-sign = "#{File.expand_path(ActiveRecord::Base.connection_db_config.database, File.join(__dir__, ".."))}.demo-loaded" # of this database, whichever it is
+# of this database, whichever it is
+sign = "#{File.expand_path(ActiveRecord::Base.connection_db_config.database, File.join(__dir__, ".."))}.demo-loaded"
 exit if File.exist?(sign)
 Demo::DOCUMENTS.each do |filename, guide, kind|
   next if Manuscript.exists?(filename:)

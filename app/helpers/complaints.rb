@@ -29,7 +29,8 @@ module Complaints
     erb :lost, locals: {fields: kept_fields(params)}
   end
 
-  LOST = "This page was open for longer than its session, so nothing was done yet. Load the page anew and do it once more."
+  LOST = "This page was open for longer than its session, so nothing was done yet. Load the page anew and do it once " \
+    "more."
 
   # [[name, text], …] of what a form sent, but for files.
   def kept_fields(params)

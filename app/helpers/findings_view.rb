@@ -6,7 +6,8 @@ module FindingsView
 
   def findings_words(check)
     return "not known" if check.fault
-    check.groups.empty? ? "nothing to mend" : "#{counted(check.findings.size, "place")}, #{counted(check.groups.size, "cause")}"
+    return "nothing to mend" if check.groups.empty?
+    "#{counted(check.findings.size, "place")}, #{counted(check.groups.size, "cause")}"
   end
 
   # How a document stands, in the head of every station and at the handover.

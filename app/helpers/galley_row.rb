@@ -4,8 +4,13 @@
 module GalleyRow
   BLOCK = 40 # paragraphs that are sent together
   HAND = Norvel::Survey::ByHand
-  SIGNS = {"\t" => '<span class="tab">&#9;</span>', "\n" => '<span class="sign break" aria-hidden="true">↵</span><br>', "\f" => '<span class="sign page-end">page break</span>', "\v" => '<span class="sign">column break</span>',
-           Norvel::Document::Run::OBJECT => '<span class="object">image or object</span>', Norvel::Document::Run::NOTE => '<sup class="note" title="note">※</sup>', Norvel::Document::Run::SIGN => "", "\u00A0" => '<span class="nobreak">&nbsp;</span>'}.freeze
+  SIGNS = {
+    "\t" => '<span class="tab">&#9;</span>', "\n" => '<span class="sign break" aria-hidden="true">↵</span><br>',
+    "\f" => '<span class="sign page-end">page break</span>', "\v" => '<span class="sign">column break</span>',
+    Norvel::Document::Run::OBJECT => '<span class="object">image or object</span>',
+    Norvel::Document::Run::NOTE => '<sup class="note" title="note">※</sup>', Norvel::Document::Run::SIGN => "",
+    "\u00A0" => '<span class="nobreak">&nbsp;</span>'
+  }.freeze
   SPECIAL = /[\t\n\f\v\u00A0\uFFF9\uFFFA\uFFFC]| {2,}/
 
   # The text of a paragraph as HTML in its look.
@@ -16,20 +21,24 @@ module GalleyRow
     end.join
   end
 
-  # The marker of a listed paragraph, in its own look; empty where there is none, as of one that stands in for a style without
-  # a list.
+  # The marker of a listed paragraph, in its own look; empty where there is none, as of one that stands in for a style
+  # without a list.
   def marker_html(paragraph, whose = document)
     place = whose.cascade.list_of(paragraph)
     marker = place ? whose.markers[paragraph.id].to_s : ""
     return "" if marker.empty?
     hang = hanging(paragraph, whose)
     space = " " unless hang || whose.numbering.level(*place)&.suffix == "nothing"
-    %(<span class="marker #{look_class(whose.cascade.marker(paragraph), :run)}#{" #{hang_class(hang)}" if hang}">#{h marker}#{space}</span>)
+    look = look_class(whose.cascade.marker(paragraph), :run)
+    %(<span class="marker #{look}#{" #{hang_class(hang)}" if hang}">#{h marker}#{space}</span>)
   end
 
   def run_html(text)
     escaped = h(text)
-    escaped.match?(SPECIAL) ? escaped.gsub(SPECIAL) { |sign| SIGNS.fetch(sign) { %(<span class="spaces">#{sign.gsub(" ", "&#160;")[0..-7]} </span>) } } : escaped
+    return escaped unless escaped.match?(SPECIAL)
+    escaped.gsub(SPECIAL) do |sign|
+      SIGNS.fetch(sign) { %(<span class="spaces">#{sign.gsub(" ", "&#160;")[0..-7]} </span>) }
+    end
   end
 
   def paragraph_class(paragraph, whose = document)
@@ -39,8 +48,11 @@ module GalleyRow
   # Values set by hand, as words; and spacing made with characters.
   def departures(paragraph)
     @departures ||= {}
-    key = [paragraph.style_id, paragraph.direct, paragraph.table, paragraph.letters.map { |r| [r.style_id, r.direct] }.uniq]
-    said = @departures[key] ||= Norvel::Survey::Departures.of(document, paragraph).map { |departure| departure.spoken(unit) }
+    key = [paragraph.style_id, paragraph.direct, paragraph.table,
+      paragraph.letters.map { |r| [r.style_id, r.direct] }.uniq]
+    said = @departures[key] ||= Norvel::Survey::Departures.of(document, paragraph).map { |departure|
+      departure.spoken(unit)
+    }
     hand = []
     hand << "tab as indent" if HAND.leading_tab?(paragraph)
     hand << "double space" if HAND.double_space?(paragraph)
@@ -63,7 +75,12 @@ module GalleyRow
 
   # About how tall a block that was not sent yet will be, in pixels.
   def block_height(paragraphs)
-    paragraphs.sum { |paragraph| [(lines_of(paragraph) * document.letter_look(paragraph)[:size] * 1.5 * [document.look(paragraph)[:line_spacing][:value], 3].min).round, 34].max + 12 }
+    paragraphs.sum { |paragraph| [row_height(paragraph).round, 34].max + 12 }
+  end
+
+  def row_height(paragraph)
+    lines = [document.look(paragraph)[:line_spacing][:value], 3].min
+    lines_of(paragraph) * document.letter_look(paragraph)[:size] * 1.5 * lines
   end
 
   def layers(paragraph, name)
@@ -72,7 +89,8 @@ module GalleyRow
     document.cascade.explain(name, paragraph, run || Norvel::Document::Run.new("", nil, paragraph.mark))
   end
 
-  LAYER_WORDS = {standard: "Nothing set", defaults: "Document", table: "Table style", list: "List level", direct: "Set here"}.freeze
+  LAYER_WORDS = {standard: "Nothing set", defaults: "Document", table: "Table style", list: "List level",
+                 direct: "Set here"}.freeze
 
   def layer_words(step, property)
     return (property.on == :run) ? "Set on words" : "Set here" if step.kind == :direct

@@ -14,7 +14,8 @@ module Gauge
     form = form_of(paragraph)
     lines = [lines_of(paragraph), 4].min
     last = paragraph.text.size % 5
-    ((@gauges ||= {})[look] ||= {})[[form, lines, last, paragraph.section]] ||= draw_gauge(look, form, lines, last, document.section_of(paragraph).measure)
+    ((@gauges ||= {})[look] ||= {})[[form, lines, last, paragraph.section]] ||= draw_gauge(look, form, lines, last,
+      document.section_of(paragraph).measure)
   end
 
   private
@@ -25,9 +26,13 @@ module Gauge
     first = (look[:first_line] * scale).clamp(-EDGE - left, ROOM - left)
     before, after = [look[:space_before], look[:space_after]].map { |v| [v / 4.0, 9].min }
     height = (2 * GAP) + before + after + (lines * LEAD) - 2
-    body = (form == "x") ? [%(<path class="g-blank" d="M#{EDGE} #{fine(height / 2)}H#{WIDTH - EDGE}"/>)] : bars(look, form, lines, last, left, right, first, before)
+    body = (form == "x") ? [%(<path class="g-blank" d="M#{EDGE} #{fine(height / 2)}H#{WIDTH - EDGE}"/>)] : bars(look,
+      form, lines, last, left, right, first, before)
     marks = dimensions(look, left, first, before, after, height)
-    %(<svg class="gauge" width="92" height="#{fine(height)}" viewBox="0 0 92 #{fine(height)}" role="img" aria-label="#{h(gauge_words(look))}"><path class="g-edge" d="M#{EDGE} 0V#{fine(height)}M#{WIDTH - EDGE} 0V#{fine(height)}"/>#{body.join}#{marks.join}</svg>)
+    tall = fine(height)
+    edges = %(<path class="g-edge" d="M#{EDGE} 0V#{tall}M#{WIDTH - EDGE} 0V#{tall}"/>)
+    %(<svg class="gauge" width="92" height="#{tall}" viewBox="0 0 92 #{tall}" role="img" ) +
+      %(aria-label="#{h(gauge_words(look))}">#{edges}#{body.join}#{marks.join}</svg>)
   end
 
   def bars(look, form, lines, last, left, right, first, before)
@@ -36,7 +41,7 @@ module Gauge
       finish = WIDTH - EDGE - right
       width = [(line == lines - 1) ? (finish - start) * (0.45 + (last * 0.1)) : finish - start, 3].max
       x = {"center" => start + ((finish - start - width) / 2), "right" => finish - width}.fetch(look[:align], start)
-      %(<rect class="g-line #{form}" x="#{fine(x)}" y="#{fine(GAP + before + (line * LEAD))}" width="#{fine(width)}" height="#{(form == "h1") ? 4.5 : 3}"/>)
+      rect("g-line #{form}", x, GAP + before + (line * LEAD), width, (form == "h1") ? 4.5 : 3)
     end
   end
 
@@ -52,16 +57,23 @@ module Gauge
   end
 
   def gauge_words(look)
-    said = {"left indent" => look[:indent_left], "right indent" => look[:indent_right], "first line" => look[:first_line], "space before" => look[:space_before], "space after" => look[:space_after]}
+    said = {"left indent" => look[:indent_left], "right indent" => look[:indent_right],
+            "first line" => look[:first_line], "space before" => look[:space_before],
+            "space after" => look[:space_after]}
     nonzero = said.reject { |_, value| value.zero? }
     if nonzero.empty?
       "no indents, no space"
     else
-      nonzero.map { |name, value| "#{name} #{Norvel::Length.spoken(value, name.start_with?("space") ? "pt" : unit)}" }.join(", ")
+      nonzero.map { |name, value| "#{name} #{Norvel::Length.spoken(value, name.start_with?("space") ? "pt" : unit)}" }
+        .join(", ")
     end
   end
 
   def fine(number)
     Norvel::Length.plain(number.round(1))
+  end
+
+  def rect(kind, x, y, width, height)
+    %(<rect class="#{kind}" x="#{fine(x)}" y="#{fine(y)}" width="#{fine(width)}" height="#{height}"/>)
   end
 end

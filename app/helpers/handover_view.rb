@@ -4,7 +4,8 @@
 module HandoverView
   # What a person counts in a text; bookmarks and cells are for the seal.
   COUNTED = {
-    image: "image", note_mark: "note mark", field: "field", link: "link", equation: "equation", box: "box of text", table: "table",
+    image: "image", note_mark: "note mark", field: "field", link: "link", equation: "equation", box: "box of text",
+    table: "table",
     comment: "comment"
   }.freeze
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# The tree of the Styles station, row by row: styles of paragraphs and of words by what they are based on, lists, page set-ups.
+# The tree of the Styles station, row by row: styles of paragraphs and of words by what they are based on, lists, page
+# set-ups.
 class Lineage
   # thing: the title of a group, a Style, or a PageSet; depth counts from 0 under a group
   Leaf = Struct.new(:thing, :depth, :row, :parent_row) do
@@ -20,7 +21,8 @@ class Lineage
   def self.pages(document)
     named = document.page_styles.map { |style| PageSet.new(style, []) }
     document.sections.each.with_index(1).with_object(named) do |(section, number), sets|
-      set = sets.find { |other| other.style.worn_by?(section) } || PageSet.new(Norvel::Document::PageStyle.of(section, nil), []).tap { |fresh| sets << fresh }
+      set = sets.find { |other| other.style.worn_by?(section) } ||
+        PageSet.new(Norvel::Document::PageStyle.of(section, nil), []).tap { |fresh| sets << fresh }
       set.sections << number
     end
   end
@@ -72,7 +74,9 @@ class Lineage
 
   def styles(type)
     @styles ||= {}
-    @styles[type] ||= @document.sheet.ordered(type).select { |style| @shown.call(style) && !(style.character? && (style.default || @document.sheet.twin(style))) }
+    @styles[type] ||= @document.sheet.ordered(type).select do |style|
+      @shown.call(style) && !(style.character? && (style.default || @document.sheet.twin(style)))
+    end
   end
 
   # The nearest style it is based on that is shown.

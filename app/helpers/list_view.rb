@@ -2,14 +2,20 @@
 
 # How lists are shown: the levels of one, the marker of a level in parts that a person can type.
 module ListView
-  FORMATS = {"decimal" => "1, 2, 3", "lower_letter" => "a, b, c", "upper_letter" => "A, B, C", "lower_roman" => "i, ii, iii", "upper_roman" => "I, II, III", "decimal_zero" => "01, 02, 03", "bullet" => "a sign", "none" => "no number"}.freeze
+  FORMATS = {"decimal" => "1, 2, 3", "lower_letter" => "a, b, c", "upper_letter" => "A, B, C",
+             "lower_roman" => "i, ii, iii", "upper_roman" => "I, II, III", "decimal_zero" => "01, 02, 03",
+             "bullet" => "a sign",
+             "none" => "no number"}.freeze
   # Lists that are offered before a document has any: made when they are first used.
   READY = {"Bullets" => "bullets", "Numbers" => "numbers"}.freeze
   SIDES = {"left" => "left", "right" => "right", "center" => "centred"}.freeze
 
   # Paragraphs of each list style, by style id.
   def list_uses
-    @list_uses ||= document.paragraphs.filter_map { |paragraph| (place = document.cascade.list_of(paragraph)) && document.numbering.definition_of(place.first)&.style_id }.tally.tap { |counts| counts.default = 0 }
+    @list_uses ||= document.paragraphs.filter_map { |paragraph|
+      (place = document.cascade.list_of(paragraph)) &&
+        document.numbering.definition_of(place.first)&.style_id
+    }.tally.tap { |counts| counts.default = 0 }
   end
 
   def list_words(style)
@@ -19,7 +25,9 @@ module ListView
 
   # Lists that a paragraph or a style can be put in: [name, list id].
   def lists
-    document.sheet.ordered("numbering").reject(&:default).filter_map { |style| (id = style.paragraph[:list_id]) && document.numbering.known?(id) && [style.name, id] }
+    document.sheet.ordered("numbering").reject(&:default).filter_map do |style|
+      (id = style.paragraph[:list_id]) && document.numbering.known?(id) && [style.name, id]
+    end
   end
 
   # The marker of a level where every level stands at its first number.
@@ -27,15 +35,19 @@ module ListView
     levels[number].marker(levels, levels.transform_values(&:start))
   end
 
-  # What stands before the numbers, whether those of the levels above stand there too, and what stands after: "Chapter %1:" in parts.
+  # What stands before the numbers, whether those of the levels above stand there too, and what stands after: "Chapter
+  # %1:" in parts.
   def marker_parts(level, number)
     match = /\A(?<before>[^%]*)(?<above>(?:%\d[^%\d]*)*)%#{number + 1}(?<after>[^%]*)\z/.match(level.text.to_s)
-    match ? {before: match[:before], above: !match[:above].empty?, after: match[:after]} : {before: "", above: number.positive?, after: ""}
+    return {before: "", above: number.positive?, after: ""} unless match
+    {before: match[:before], above: !match[:above].empty?, after: match[:after]}
   end
 
-  # The level's place: [definition id, number, Level], of a list style at the level asked for, or of a paragraph style's own list.
+  # The level's place: [definition id, number, Level], of a list style at the level asked for, or of a paragraph style's
+  # own list.
   def chosen_level(style)
-    id, number = (style.type == "numbering") ? [style.paragraph[:list_id], params[:level].to_i.clamp(1, 9) - 1] : document.cascade.list_of(specimen_like(style))
+    id, number = (style.type == "numbering") ? [style.paragraph[:list_id],
+      params[:level].to_i.clamp(1, 9) - 1] : document.cascade.list_of(specimen_like(style))
     level = id && document.numbering.level(id, number)
     level && [document.numbering.list(id).definition_id, number, level]
   end
@@ -43,7 +55,8 @@ module ListView
   # The values that were typed into the form of a level, as far as they differ from it.
   def typed_level(level, number)
     typed = params[:of_level] || {}
-    said = {format: typed["format"], suffix: typed["suffix"], align: typed["align"], start: typed_start(typed), text: typed_marker(typed, level, number)}.compact
+    said = {format: typed["format"], suffix: typed["suffix"], align: typed["align"], start: typed_start(typed),
+            text: typed_marker(typed, level, number)}.compact
     said[:restart_after] = Integer(typed["restart"], 10, exception: false) if typed.key?("restart")
     typed_letters(typed, level).merge(typed_place(typed, level), said.reject { |name, value| value == level[name] })
   end
@@ -58,7 +71,8 @@ module ListView
 
   def typed_start(typed)
     return unless typed.key?("start")
-    Integer(typed["start"], 10, exception: false) or raise Norvel::Refused, "“#{typed["start"]}” is not a number to start at."
+    Integer(typed["start"], 10, exception: false) or raise Norvel::Refused,
+      "“#{typed["start"]}” is not a number to start at."
   end
 
   # A level that was a sign and counts from now on has no parts typed yet.
@@ -73,12 +87,20 @@ module ListView
     words = typed.values_at("marker_at", "text_at")
     place = level_place(level)
     return {} if words.include?(nil) || words.map(&:strip) == place.map { |points| Norvel::Length.spoken(points, unit) }
-    at, text_at = words.zip(place).map { |text, was| (text.strip == Norvel::Length.spoken(was, unit)) ? was : Norvel::Length.typed(text) }
+    at, text_at = words.zip(place).map { |text, was|
+      (text.strip == Norvel::Length.spoken(was, unit)) ? was : Norvel::Length.typed(text)
+    }
     {indent_left: text_at, first_line: (at - text_at).round(4)}
   end
 
   def typed_letters(typed, level)
-    {bold: {"yes" => true, "no" => false}[typed["bold"]], color: typed["color"].to_s.strip.then { |text| Norvel::Styles::Properties[:color].type.typed(text) unless ["", "as its text"].include?(text) }}
+    {bold: {"yes" => true, "no" => false}[typed["bold"]],
+     color: typed["color"].to_s.strip.then { |text|
+       unless ["", "as its text"].include?(text)
+         Norvel::Styles::Properties[:color].type
+           .typed(text)
+       end
+     }}
       .select { |name, value| typed.key?(name.to_s) && value != level.run[name] }
   end
 

@@ -2,7 +2,8 @@
 
 # What every page needs: the document at hand, its frame, tokens, and words.
 module Page
-  STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Findings", "findings"], ["Handover", "handover"]].freeze
+  STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Findings", "findings"],
+    ["Handover", "handover"]].freeze
   SEVERITIES = {"must" => "◆", "should" => "▲", "advice" => "●"}.freeze
 
   def manuscript
@@ -52,11 +53,14 @@ module Page
     (text.size > most) ? "#{text[0, most - 1].rstrip}…" : text
   end
 
-  # The head of a form that makes an edit of paragraphs: what changed is answered in place, or as a page where htmx is not there.
+  # The head of a form that makes an edit of paragraphs: what changed is answered in place, or as a page where htmx is
+  # not there.
   def edit_form(step, ids, **attributes)
     path = path_to("edits", step)
     said = attributes.map { |name, value| %( #{name}="#{h value}") }.join
-    %(<form action="#{path}" method="post" hx-post="#{path}" hx-swap="none"#{said}>#{csrf_field}<input type="hidden" name="version" value="#{manuscript.lock_version}"><input type="hidden" name="ids" value="#{id_spans(ids)}">)
+    ids_field = %(<input type="hidden" name="ids" value="#{id_spans(ids)}">)
+    head = %(<form action="#{path}" method="post" hx-post="#{path}" hx-swap="none"#{said}>)
+    head + csrf_field + version_field + ids_field
   end
 
   def path_to(*steps, **query)

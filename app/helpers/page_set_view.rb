@@ -2,13 +2,16 @@
 
 # How page set-ups are shown: by name or by their sections, as words and as a sheet with its margins.
 module PageSetView
-  SHEETS = {"A3" => [841.89, 1190.55], "A4" => [595.28, 841.89], "A5" => [419.53, 595.28], "Letter" => [612, 792], "Legal" => [612, 1008]}.freeze # ISO 216; ANSI Y14.1
+  # ISO 216; ANSI Y14.1
   SCALE = 0.42 # pixels to a point, where the sheet is drawn
 
   # The Lineage::PageSet that the address asks for.
   def chosen_page
     return unless params[:page] || params[:section]
-    @chosen_page ||= Lineage.pages(document).find { |set| params[:page] ? set.style.name == params[:page] : set.sections.include?(params[:section].to_i) } || Lineage.pages(document).first
+    @chosen_page ||= Lineage.pages(document).find { |set|
+      params[:page] ? set.style.name == params[:page] : set.sections
+        .include?(params[:section].to_i)
+    } || Lineage.pages(document).first
   end
 
   def page_name(set)
@@ -16,12 +19,15 @@ module PageSetView
   end
 
   def page_words(style)
-    "#{sheet_name(style)}, margins #{%i[margin_top margin_right margin_bottom margin_left].map { |name| Norvel::Length.plain(Norvel::Length.units(style[name], "mm").round.to_i) }.join(" ")} mm"
+    margins = style.to_h.values_at(:margin_top, :margin_right, :margin_bottom, :margin_left)
+    said = margins.map { |margin| Norvel::Length.plain(Norvel::Length.units(margin, "mm").round.to_i) }
+    "#{sheet_name(style)}, margins #{said.join(" ")} mm"
   end
 
   def sheet_name(style)
     across, along = [style.width, style.height].minmax
-    name = SHEETS.find { |_, (width, height)| (width - across).abs < 3 && (height - along).abs < 3 }&.first || "#{Norvel::Length.spoken(across, "mm")} × #{Norvel::Length.spoken(along, "mm")}"
+    name = Norvel::PaperSizes.name_of(across, along, 3) ||
+      "#{Norvel::Length.spoken(across, "mm")} × #{Norvel::Length.spoken(along, "mm")}"
     (style.width > style.height) ? "#{name} across" : name
   end
 
@@ -33,7 +39,7 @@ module PageSetView
   def typed_page(style)
     (params[:of_page] || {}).filter_map do |name, text|
       name = name.to_sym
-      next if text.to_s.strip.empty? || !Norvel::Document::PageStyle::VALUES.include?(name) || text.to_s.strip == page_value(style, name)
+      next if text.strip.empty? || text.strip == page_value(style, name)
       [name, (name == :columns) ? typed_columns(text) : Norvel::Length.typed(text)]
     end.to_h
   end

@@ -2,7 +2,8 @@
 
 # A style shown on the text of this document: paragraphs that are in it, and where in the document they stand.
 module SpecimenView
-  # What shows the style or page set-up that is chosen, with the change that is tried where it is still there afterwards.
+  # What shows the style or page set-up that is chosen, with the change that is tried where it is still there
+  # afterwards.
   def specimen_of_chosen
     return partial(:sheet_specimen, set: tried_set) if chosen_page
     whose = @ripple&.after
@@ -31,9 +32,17 @@ module SpecimenView
   def specimen(style, whose = document)
     before, text, after = specimen_paragraphs(style).map { |paragraph| paragraph && whose.paragraph(paragraph.id) }
     return Specimen.new(before, text, after) if text
-    own = wearers(style).reject(&:blank?).then { |list| list.find { |paragraph| paragraph.word_count >= 12 } || list.first }
-    stand_in = own || document.paragraphs.find { |paragraph| paragraph.part == :body && paragraph.word_count >= 12 } || document.paragraphs.find { |paragraph| !paragraph.blank? }
-    note = own ? "Every paragraph in #{style.name} sets values by hand: so one would look without them." : "Nothing is in #{style.name} yet: so your text would look in it."
+    own = wearers(style).reject(&:blank?).then do |list|
+      list.find { |paragraph| paragraph.word_count >= 12 } || list.first
+    end
+    stand_in = own || document.paragraphs.find { |paragraph|
+      paragraph.part == :body && paragraph.word_count >= 12
+    } ||
+      document.paragraphs.find { |paragraph|
+        !paragraph.blank?
+      }
+    note = "Nothing is in #{style.name} yet: so your text would look in it."
+    note = "Every paragraph in #{style.name} sets values by hand: so one would look without them." if own
     Specimen.new(nil, stand_in && worn(whose.paragraph(stand_in.id), style), nil, note)
   end
 
@@ -44,25 +53,37 @@ module SpecimenView
 
   # The specimen as a ripple would have it.
   def fresh_specimen
-    return [] unless @change && chosen_style && (style = @ripple.after.sheet[chosen_style.id]) && style.type != "numbering"
+    return [] unless @change && chosen_style && (style = @ripple.after.sheet[chosen_style.id]) &&
+      style.type != "numbering"
     specimen_looks(style, @ripple.after)
   end
 
   # A paragraph's text in its look, words in a character style marked when that is the style shown.
   def specimen_text(paragraph, whose, style)
     return marker_html(paragraph, whose) + set_text(paragraph, whose) if style.paragraph?
-    paragraph.runs.map { |run| %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}#{" these-words" if run.style_id == style.id}">#{run_html(run.text)}</span>) }.join
+    paragraph.runs.map do |run|
+      own = " these-words" if run.style_id == style.id
+      %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}#{own}">#{run_html(run.text)}</span>)
+    end.join
   end
 
   # Paragraphs that are in a style, or hold words in it; blank ones too.
   def wearers(style)
-    inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) { p.runs.any? { |run| run.style_id == style.id } }
+    inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) {
+      p.runs.any? { |run|
+        run.style_id == style.id
+      }
+    }
     document.paragraphs.select(&inside)
   end
 
   # Those of them that set values by hand, by what they set: {"bold" => [paragraphs], …}, most first.
   def departing(paragraphs)
-    found = paragraphs.reject(&:blank?).each_with_object(Hash.new { |all, said| all[said] = [] }) { |paragraph, all| departures(paragraph).each { |said| all[said] << paragraph } }
+    found = paragraphs.reject(&:blank?).each_with_object(Hash.new { |all, said|
+      all[said] = []
+    }) { |paragraph, all|
+      departures(paragraph).each { |said| all[said] << paragraph }
+    }
     found.sort_by { |_, list| -list.size }.to_h
   end
 
@@ -77,7 +98,8 @@ module SpecimenView
 
   private
 
-  # A paragraph that is as the style sets it, a long one before a short one, with its neighbours; three times nil when there is none.
+  # A paragraph that is as the style sets it, a long one before a short one, with its neighbours; three times nil when
+  # there is none.
   def specimen_paragraphs(style)
     worded = document.paragraphs.reject(&:blank?)
     inside = wearers(style).reject(&:blank?)
@@ -98,6 +120,7 @@ module SpecimenView
 
   # An empty paragraph in the default style.
   def specimen_ground
-    @specimen_ground ||= Norvel::Document::Paragraph.new(0, :body, 1, nil, Norvel::Styles::PropertySet::EMPTY, Norvel::Styles::PropertySet::EMPTY, [].freeze, nil, nil, nil)
+    @specimen_ground ||= Norvel::Document::Paragraph.new(0, :body, 1, nil, Norvel::Styles::PropertySet::EMPTY,
+      Norvel::Styles::PropertySet::EMPTY, [].freeze, nil, nil, nil)
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The whole document as one strip: every paragraph a band, its height the lines it takes, its edges its indents, its form
-# its role; notches where findings are.
+# The whole document as one strip: every paragraph a band, its height the lines it takes, its edges its indents, its
+# form its role; notches where findings are.
 module Spine
   HEIGHT = 1000.0
   LEFT = 9.0
@@ -14,7 +14,9 @@ module Spine
       lines = document.paragraphs.map { |paragraph| lines_of(paragraph) + ((form_of(paragraph) == "h1") ? 1.5 : 0.3) }
       scale = HEIGHT / [lines.sum, 40].max
       top = 0.0
-      document.paragraphs.zip(lines).map { |paragraph, count| Band.new(paragraph.id, top, count * scale).tap { |band| top += band.height } }
+      document.paragraphs.zip(lines).map do |paragraph, count|
+        Band.new(paragraph.id, top, count * scale).tap { |band| top += band.height }
+      end
     end
   end
 
@@ -30,7 +32,8 @@ module Spine
       width = ROOM - left - (look[:indent_right] * scale).clamp(-4, ROOM * 0.3)
       width *= 0.62 if form.start_with?("h")
       left += (ROOM - left - width) / 2 if look[:align] == "center"
-      paths[form] << "M#{(LEFT + left).round(1)} #{band.top.round(2)}h#{width.round(1)}v#{[band.height * 0.78, 0.35].max.round(2)}h-#{width.round(1)}z"
+      wide, tall = width.round(1), [band.height * 0.78, 0.35].max.round(2)
+      paths[form] << "M#{(LEFT + left).round(1)} #{band.top.round(2)}h#{wide}v#{tall}h-#{wide}z"
     end
     paths
   end

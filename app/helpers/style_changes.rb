@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The changes that the Styles station offers, by the name that their forms go by: each makes an edit from what was sent. The
-# same edit is shown as a ripple first and kept afterwards.
+# The changes that the Styles station offers, by the name that their forms go by: each makes an edit from what was sent.
+# The same edit is shown as a ripple first and kept afterwards.
 module StyleChanges
   E = Norvel::Edits
   CHANGES = {
@@ -18,7 +18,11 @@ module StyleChanges
     "list" => -> { E::ListOfStyle.new(style_here.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
     "level" => -> { level_edit },
     "page" => -> { page_edit },
-    "page_name" => -> { page_here.style.name ? E::ChangePageStyle.new(page_here.style.name, {name: params[:name].to_s.strip}) : E::DefinePageStyle.new(params[:name], page_here.sections.first) },
+    "page_name" => -> {
+      page_here.style.name ? E::ChangePageStyle
+        .new(page_here.style.name, {name: params[:name].to_s.strip}) : E::DefinePageStyle
+          .new(params[:name], page_here.sections.first)
+    },
     "page_put" => -> { E::PutInPageStyle.new(Array(params[:sections]).map(&:to_i), params[:page].to_s) },
     "page_delete" => -> { E::DeletePageStyle.new(params[:page].to_s) },
     "make" => -> { made }
@@ -37,7 +41,7 @@ module StyleChanges
     when "make" then made_place
     when "page_name" then {page: params[:name].to_s.strip}
     when "page_delete" then {section: 1}
-    when "page", "page_put" then page_here.style.name ? {page: page_here.style.name} : {section: page_here.sections.first}
+    when "page", "page_put" then page_place(page_here)
     else {style: chosen_style&.id, level: sent(:level)}.compact
     end
   end
@@ -61,10 +65,12 @@ module StyleChanges
 
   # Numbers typed before headings go where the counted ones say the same, when asked.
   def number_edit
-    numbered = E::NumberHeadings.new(params[:scheme].to_s, word: params[:word], after: params[:after], separator: params[:separator] || "space", hanging: params[:hanging] == "1")
+    numbered = E::NumberHeadings.new(params[:scheme].to_s, word: params[:word], after: params[:after],
+      separator: params[:separator] || "space", hanging: params[:hanging] == "1")
     return numbered unless params[:typed] == "1"
     typed = E::TakeTypedNumbers.places(numbered.change(document)).size
-    E::Several.new([numbered, E::TakeTypedNumbers.new], title: "#{numbered.title(document)}, #{counted(typed, "typed number")} taken away")
+    E::Several.new([numbered, E::TakeTypedNumbers.new],
+      title: "#{numbered.title(document)}, #{counted(typed, "typed number")} taken away")
   end
 
   def level_edit
@@ -77,7 +83,8 @@ module StyleChanges
   def page_edit
     values = typed_page(page_here.style)
     return if values.empty?
-    page_here.style.name ? E::ChangePageStyle.new(page_here.style.name, values) : E::SetPage.new(page_here.sections, values)
+    page_here.style.name ? E::ChangePageStyle.new(page_here.style.name, values) : E::SetPage
+      .new(page_here.sections, values)
   end
 
   def made
@@ -85,7 +92,9 @@ module StyleChanges
     case params[:kind]
     when "list" then E::DefineListStyle.new(params[:name], params[:form].to_s)
     when "page" then E::DefinePageStyle.new(params[:name], params[:section].to_i)
-    else sent(:like) ? E::DuplicateStyle.new(params[:like], params[:name]) : E::DefineStyle.new(params[:name], type: params[:kind] || "paragraph", based_on: sent(:based_on), next_id: sent(:next), values: made_values)
+    else sent(:like) ? E::DuplicateStyle.new(params[:like], params[:name]) : E::DefineStyle
+      .new(params[:name], type: params[:kind] || "paragraph", based_on: sent(:based_on), next_id: sent(:next),
+        values: made_values)
     end
   end
 

@@ -16,7 +16,8 @@ module StyleLetters
   end
 
   def usual_letters
-    USUAL.reject { |letter, _| own_letters.key?(letter) }.transform_values { |role| Norvel::Edits::PutInRoles.style_name(role, manuscript.rules) }.compact
+    USUAL.reject { |letter, _| own_letters.key?(letter) }
+      .transform_values { |role| Norvel::Edits::PutInRoles.style_name(role, manuscript.rules) }.compact
   end
 
   # What the keys of the galley do: {"q" => {style: id}} or {role: name}.

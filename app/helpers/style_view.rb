@@ -8,7 +8,8 @@ module StyleView
 
   def chosen_style
     return if params[:page] || params[:section]
-    @chosen_style ||= document.sheet[params[:style].to_s] || document.sheet[document.uses.max_by(&:last)&.first] || document.sheet.default || document.sheet.styles.values.first
+    @chosen_style ||= document.sheet[params[:style].to_s] || document.sheet[document.uses.max_by(&:last)&.first] ||
+      document.sheet.default || document.sheet.styles.values.first
   end
 
   # Styles in use and their bases; all of them when asked.
@@ -31,7 +32,8 @@ module StyleView
 
   def leaf_count(leaf)
     return leaf.thing.sections.size unless leaf.style?
-    {"paragraph" => paragraph_uses, "character" => words_uses, "numbering" => list_uses}.fetch(leaf.thing.type)[leaf.thing.id]
+    {"paragraph" => paragraph_uses, "character" => words_uses, "numbering" => list_uses}
+      .fetch(leaf.thing.type)[leaf.thing.id]
   end
 
   # What it changes of what it is based on, in few words.
@@ -49,23 +51,31 @@ module StyleView
     @used ||= begin
       ids = document.styles_used.keys
       twins = ids.filter_map { |id| document.sheet.twin(document.sheet[id])&.id }
-      (ids + twins + [chosen_style&.id]).compact.flat_map { |id| (found = document.sheet[id]) ? document.sheet.chain(found).map(&:id) : [] }.to_h { |id| [id, true] }
+      (ids + twins + [chosen_style&.id]).compact.flat_map { |id|
+        (found = document.sheet[id]) ? document.sheet.chain(found).map(&:id) : []
+      }.to_h { |id|
+        [id, true]
+      }
     end
     @used[style.id]
   end
 
   def unused_styles
-    document.sheet.styles.values.reject { |style| used?(style) || style.default || %w[table numbering].include?(style.type) || style.equal?(chosen_style) }
+    document.sheet.styles.values.reject do |style|
+      used?(style) || style.default || %w[table numbering].include?(style.type) || style.equal?(chosen_style)
+    end
   end
 
   # Paragraphs in each style, those of notes, headers and footers too, by style id.
   def paragraph_uses
-    @paragraph_uses ||= document.everything.filter_map { |paragraph| document.style_of(paragraph)&.id }.tally.tap { |counts| counts.default = 0 }
+    @paragraph_uses ||= document.everything.filter_map { |paragraph| document.style_of(paragraph)&.id }.tally
+      .tap { |counts| counts.default = 0 }
   end
 
   # Runs in each character style, by style id.
   def words_uses
-    @words_uses ||= document.everything.flat_map { |paragraph| paragraph.runs.map(&:style_id) }.compact.tally.tap { |counts| counts.default = 0 }
+    @words_uses ||= document.everything.flat_map { |paragraph| paragraph.runs.map(&:style_id) }.compact.tally
+      .tap { |counts| counts.default = 0 }
   end
 
   # Spaces are said in points, whatever the person's unit.
@@ -74,11 +84,16 @@ module StyleView
   end
 
   def branch_words(style)
-    [style.paragraph, style.run].flat_map { |set| set.keys.map { |slot| Norvel::Styles::Properties[slot] }.select { |p| p.shown? && p.part_of.nil? }.map { |p| short_value(p, set[p.name]) } }
+    [style.paragraph, style.run].flat_map do |set|
+      shown = set.keys.map { |slot| Norvel::Styles::Properties[slot] }.select { |p| p.shown? && p.part_of.nil? }
+      shown.map { |property| short_value(property, set[property.name]) }
+    end
   end
 
   def short_value(property, value)
-    return "#{"not " unless property.type.json(value)}#{property.label.downcase}" if property.type.is_a?(Norvel::Styles::Types::Flag)
+    if property.type.is_a?(Norvel::Styles::Types::Flag)
+      return "#{"not " unless property.type.json(value)}#{property.label.downcase}"
+    end
     said = said_of(property, value)
     %i[font size align line_spacing outline_level].include?(property.name) ? said : "#{property.label.downcase} #{said}"
   end
@@ -87,7 +102,8 @@ module StyleView
   def style_value(style, property)
     value = said_of(property, style_look(style, property.on)[property.name])
     chain = document.sheet.chain(style)
-    setter = chain.reverse.find { |link| Norvel::Styles::Properties.slots_of(property.name).any? { |slot| link.set(property.on).key?(slot) } }
+    slots = Norvel::Styles::Properties.slots_of(property.name)
+    setter = chain.reverse.find { |link| slots.any? { |slot| link.set(property.on).key?(slot) } }
     [value, if setter.equal?(style)
               nil
             else
@@ -138,17 +154,23 @@ module StyleView
   # What every form of the station sends: which state it was drawn from, and what it is about.
   def change_fields
     about = if chosen_page
-      chosen_page.style.name ? {page: chosen_page.style.name} : {section: chosen_page.sections.first}
+      page_place(chosen_page)
     else
       {style: chosen_style&.id}
     end
-    csrf_field + {version: manuscript.lock_version, **about}.map { |name, value| %(<input type="hidden" name="#{name}" value="#{h value.to_s}">) }.join
+    fields = about.map { |name, value| %(<input type="hidden" name="#{name}" value="#{h value.to_s}">) }
+    csrf_field + version_field + fields.join
+  end
+
+  # How an address names a page set-up.
+  def page_place(set)
+    set.style.name ? {page: set.style.name} : {section: set.sections.first}
   end
 
   # This page without what was typed.
   def here_again
     if chosen_page
-      path_to("styles", **(chosen_page.style.name ? {page: chosen_page.style.name} : {section: chosen_page.sections.first}))
+      path_to("styles", **page_place(chosen_page))
     else
       path_to("styles", **{style: chosen_style&.id, level: params[:level]}.compact)
     end

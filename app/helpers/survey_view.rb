@@ -4,8 +4,10 @@
 module SurveyView
   AXIS = 430.0
   JOBS = {
-    blank_paragraphs: "Blank paragraphs", leading_tabs: "Tabs as indents", leading_spaces: "Spaces as indents", double_spaces: "Double spaces", line_breaks: "Line breaks inside", typed_numbers: "Numbers and bullets typed",
-    page_break_runs: "Page breaks by hand", whole_bold: "Bold on whole paragraphs", whole_underlined: "Underline on whole paragraphs", typed_capitals: "Capitals typed"
+    blank_paragraphs: "Blank paragraphs", leading_tabs: "Tabs as indents", leading_spaces: "Spaces as indents",
+    double_spaces: "Double spaces", line_breaks: "Line breaks inside", typed_numbers: "Numbers and bullets typed",
+    page_break_runs: "Page breaks by hand", whole_bold: "Bold on whole paragraphs",
+    whole_underlined: "Underline on whole paragraphs", typed_capitals: "Capitals typed"
   }.freeze
 
   def survey
@@ -35,7 +37,8 @@ module SurveyView
     Norvel::Length.plain(Norvel::Length.units(value, strip_unit(property)).round(2).to_f)
   end
 
-  # A property's values drawn to scale, dots as large as their counts; near misses bracketed. Nil where there is one value only.
+  # A property's values drawn to scale, dots as large as their counts; near misses bracketed. Nil where there is one
+  # value only.
   def strip(name)
     property = Norvel::Styles::Properties[name]
     spots = survey.near_misses.spots(name)
@@ -45,8 +48,19 @@ module SurveyView
     x = ->(value) { (18 + ((value - low) / (high - low) * (AXIS - 36))).round(1) }
     misses = survey.near_misses.misses.select { |miss| miss.property.name == name }
     odd = misses.to_h { |miss| [survey.near_misses.measure(name, miss.odd), miss] }
-    dots = spots.map { |spot| %(<circle class="dot#{" odd" if odd.key?(spot.value)}" cx="#{x[spot.value]}" cy="27" r="#{(2.5 + (11 * Math.sqrt(spot.count.fdiv(most)))).round(1)}"><title>#{strip_number(property, spot.value)} #{strip_unit(property)}: #{counted(spot.count, "paragraph")}</title></circle>) }
-    %(<svg class="strip" width="#{AXIS.to_i}" height="60" viewBox="0 0 #{AXIS.to_i} 60" role="img" aria-label="#{h(property.label)}: #{spots.map { |s| "#{strip_number(property, s.value)} #{strip_unit(property)} in #{s.count}" }.join(", ")}"><path class="axis" d="M4 27H#{AXIS.to_i - 4}"/>#{dots.join}#{strip_labels(property, spots, x)}#{misses.map { |miss| bracket_of(miss, name, x) }.join}</svg>)
+    dots = spots.map { |spot| dot(property, spot, x[spot.value], most, odd.key?(spot.value)) }
+    said = spots.map { |spot| "#{strip_number(property, spot.value)} #{strip_unit(property)} in #{spot.count}" }
+    brackets = misses.map { |miss| bracket_of(miss, name, x) }
+    %(<svg class="strip" width="#{AXIS.to_i}" height="60" viewBox="0 0 #{AXIS.to_i} 60" role="img" ) +
+      %(aria-label="#{h(property.label)}: #{said.join(", ")}"><path class="axis" d="M4 27H#{AXIS.to_i - 4}"/>) +
+      "#{dots.join}#{strip_labels(property, spots, x)}#{brackets.join}</svg>"
+  end
+
+  # A value's dot, as large as it is frequent.
+  def dot(property, spot, at, most, odd)
+    radius = (2.5 + (11 * Math.sqrt(spot.count.fdiv(most)))).round(1)
+    said = "#{strip_number(property, spot.value)} #{strip_unit(property)}: #{counted(spot.count, "paragraph")}"
+    %(<circle class="dot#{" odd" if odd}" cx="#{at}" cy="27" r="#{radius}"><title>#{said}</title></circle>)
   end
 
   # Values are written where there is room for them, the most frequent first.

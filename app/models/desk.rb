@@ -19,8 +19,8 @@ module Desk
     live(manuscript).original
   end
 
-  # The document held against its guide; one check a state, since its findings are asked for many times. Requests that come
-  # together wait for one that makes it.
+  # The document held against its guide; one check a state, since its findings are asked for many times. Requests that
+  # come together wait for one that makes it.
   def check(manuscript)
     state = live(manuscript)
     state.checks[manuscript.guide] || CHECKING[manuscript.id % CHECKING.size].synchronize do

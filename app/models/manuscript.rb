@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # A document on the shelf: the original, the state its edits led to, and the ledger. The database alone is the truth: a
-# change and the state it leads to are written in one transaction before anything is answered, and worked out before that.
+# change and the state it leads to are written in one transaction before anything is answered, and worked out before
+# that.
 class Manuscript < ActiveRecord::Base
   belongs_to :original
   has_many :ledger_entries, -> { order(:id) }, dependent: :delete_all
@@ -9,7 +10,8 @@ class Manuscript < ActiveRecord::Base
   # Someone else changed the document since this page was drawn.
   Stale = Class.new(Norvel::Error) do
     def message
-      "This document was changed in another window since you opened this page. Nothing was done: look at it as it is now, " \
+      "This document was changed in another window since you opened this page. Nothing was done: look at it as it is " \
+        "now, " \
         "and try again."
     end
   end
@@ -44,7 +46,8 @@ class Manuscript < ActiveRecord::Base
   def self.standing_of(check)
     asked = check.rules_asked
     broken = check.findings.map(&:rule).uniq
-    {**check.counts.transform_keys(&:to_sym), rules_asked: asked.size, rules_met: [asked.size - broken.size, 0].max, fault: check.fault}
+    {**check.counts.transform_keys(&:to_sym), rules_asked: asked.size, rules_met: [asked.size - broken.size, 0].max,
+                                              fault: check.fault}
   end
 
   def document
@@ -72,14 +75,15 @@ class Manuscript < ActiveRecord::Base
       raise Norvel::Refused, "There was nothing to change." if change.nothing?
       way_back = Norvel::Snapshot.dump_change(change, first_document)
       become(change.after) do
-        ledger_entries.create!(title: change.title[0, 250], touched: change.count, words_changed: change.words_changed, way_back:)
+        ledger_entries.create!(title: change.title[0, 250], touched: change.count, words_changed: change.words_changed,
+          way_back:)
       end
       change
     end
   end
 
-  # Takes the last change back, or every change back to that entry with it, in order. Returns the entries, the last first.
-  # +to+: an entry's id; one that is not there any more is Stale.
+  # Takes the last change back, or every change back to that entry with it, in order. Returns the entries, the last
+  # first. +to+: an entry's id; one that is not there any more is Stale.
   def take_back(version:, to: nil)
     turn(version) do
       raise Stale if to && !ledger_entries.exists?(to)
@@ -108,7 +112,8 @@ class Manuscript < ActiveRecord::Base
     update_columns(**self.class.standing_of(check), standing_version: lock_version)
   end
 
-  # The bytes of the document in its format, read back and found the same. Raises Norvel::Error with the change that is to blame.
+  # The bytes of the document in its format, read back and found the same. Raises Norvel::Error with the change that is
+  # to blame.
   def handed_over
     Norvel::Formats.write(document).bytes
   rescue => error

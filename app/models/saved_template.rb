@@ -6,7 +6,8 @@ class SavedTemplate < ActiveRecord::Base
 
   # Every template by the key that pages use: {"ship:short-notice" => "Short notice", "own:3" => …}
   def self.all_by_key
-    Norvel::Template.shipped.keys.to_h { |name| ["ship:#{name}", name.tr("-", " ").capitalize] }.merge(order(:name).to_h { |template| ["own:#{template.id}", template.name] })
+    Norvel::Template.shipped.keys.to_h { |name| ["ship:#{name}", name.tr("-", " ").capitalize] }
+      .merge(order(:name).to_h { |template| ["own:#{template.id}", template.name] })
   end
 
   # The bytes for such a key. Raises Norvel::Refused.

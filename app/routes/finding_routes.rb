@@ -6,7 +6,8 @@ module FindingRoutes
     app.get("/manuscripts/:id/findings") { station :findings }
 
     app.post("/manuscripts/:id/findings/mend") do
-      group = manuscript.check.groups.find { |g| g.key == params[:group] } or raise Norvel::Refused, "That group of findings is not there any more: it may have been mended with another."
+      group = manuscript.check.groups.find { |g| g.key == params[:group] } or raise Norvel::Refused,
+        "That group of findings is not there any more: it may have been mended with another."
       edit = group.edit(manuscript.rules) or raise Norvel::Refused, "There is no mend for this: it needs your eye."
       after_mend manuscript.perform(edit, version: params[:version]).title
     end

@@ -16,7 +16,8 @@ module GalleyRoutes
     # The text alone, around a paragraph.
     app.get("/manuscripts/:id/galley/text") do
       near(params[:at].to_i)
-      partial(:galley_text, first: @sent.begin, last: @sent.end) + partial(:fresh_looks, paragraphs: blocks[@sent].to_a.flatten)
+      partial(:galley_text, first: @sent.begin, last: @sent.end) +
+        partial(:fresh_looks, paragraphs: blocks[@sent].to_a.flatten)
     end
 
     app.get("/manuscripts/:id/galley/blocks/:number") do
@@ -48,7 +49,10 @@ module GalleyRoutes
       when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
       when "role" then ->(other) { document.suggestions.role(other.id) == document.suggestions.role(paragraph.id) }
       when "section" then section_from(paragraph)
-      else ->(other) { document.look(other) == document.look(paragraph) && document.letter_look(other) == document.letter_look(paragraph) }
+      else ->(other) {
+             document.look(other) == document.look(paragraph) &&
+               document.letter_look(other) == document.letter_look(paragraph)
+           }
       end
       content_type :json
       document.paragraphs.select { |other| !other.blank? && like[other] }.map(&:id).to_json
@@ -71,19 +75,24 @@ module GalleyRoutes
 
     app.post("/manuscripts/:id/edits/clear") do
       properties = params[:property].to_s.empty? ? nil : [params[:property].to_sym]
-      raise Norvel::Refused, "There is no property of that name." if properties && !Norvel::Styles::Properties.key?(properties.first)
+      raise Norvel::Refused, "There is no property of that name." if properties &&
+        !Norvel::Styles::Properties.key?(properties.first)
       perform Norvel::Edits::ClearDirect.new(chosen_ids, properties:, keep_emphasis: params[:keep] == "emphasis")
     end
 
     app.post("/manuscripts/:id/edits/list") { perform list_edit }
-    app.post("/manuscripts/:id/edits/restart") { perform Norvel::Edits::StartList.new(one_id, again: params[:again] == "1") }
+    app.post("/manuscripts/:id/edits/restart") {
+      perform Norvel::Edits::StartList
+        .new(one_id, again: params[:again] == "1")
+    }
 
     app.post("/manuscripts/:id/take_back") do
       before = document
       entries = manuscript.take_back(version: params[:version], to: params[:entry]&.to_i)
       raise Norvel::Refused, "There is nothing to take back: the document is as it came." if entries.empty?
       @document = nil
-      answer(before, (entries.size == 1) ? "Taken back: #{entries.first.title}" : "Taken back: the last #{entries.size} changes", [])
+      what = (entries.size == 1) ? entries.first.title : "the last #{entries.size} changes"
+      answer(before, "Taken back: #{what}", [])
     end
 
     app.get("/manuscripts/:id/ledger") do
@@ -113,7 +122,8 @@ module GalleyRoutes
 
       def matching(sought)
         return [] if sought.strip.empty?
-        test = (pattern = sought[%r{\A/(.+)/\z}, 1]) ? Regexp.new(pattern[0, 300]) : Regexp.new(Regexp.escape(sought), Regexp::IGNORECASE)
+        test = (pattern = sought[%r{\A/(.+)/\z}, 1]) ? Regexp.new(pattern[0, 300]) : Regexp
+          .new(Regexp.escape(sought), Regexp::IGNORECASE)
         Timeout.timeout(2) { document.paragraphs.select { |paragraph| test.match?(paragraph.text.strip) }.map(&:id) }
       rescue RegexpError => error
         raise Norvel::Refused, "The pattern can't be read: #{error.message.split(":").first}."
@@ -125,12 +135,17 @@ module GalleyRoutes
       def picked(pick)
         kind, key = pick.split(":", 2)
         label, list = case kind
-        when "finding" then (group = manuscript.check.groups.find { |g| g.key == key }) && [group.first.message, group.paragraphs]
-        when "look" then (group = survey.looks.find { |g| g.key == key }) && ["Look #{group.letter}", group.paragraphs.map(&:id)]
+        when "finding" then (group = manuscript.check.groups.find { |g| g.key == key }) &&
+          [group.first.message, group.paragraphs]
+        when "look" then (group = survey.looks.find { |g| g.key == key }) &&
+          ["Look #{group.letter}", group.paragraphs.map(&:id)]
         when "style" then (style = document.sheet[key]) && ["In #{style.name}", wearers(style).map(&:id)]
-        when "setby" then (style = document.sheet[key]) && ["In #{style.name}, with values of their own", departing(wearers(style)).values.flatten.map(&:id).uniq]
-        when "hand" then SurveyView::JOBS.key?(key.to_s.to_sym) ? [SurveyView::JOBS[key.to_sym], survey.by_hand[key.to_sym].map(&:id)] : nil
-        when "miss" then (miss = survey.near_misses.misses.find { |m| miss_key(m) == key }) && ["#{miss.property.label} #{miss.property.spoken(miss.odd, unit)}", miss.paragraphs.map(&:id)]
+        when "setby" then (style = document.sheet[key]) &&
+          ["In #{style.name}, with values of their own", departing(wearers(style)).values.flatten.map(&:id).uniq]
+        when "hand" then SurveyView::JOBS.key?(key.to_s.to_sym) ? [SurveyView::JOBS[key.to_sym], survey
+          .by_hand[key.to_sym].map(&:id)] : nil
+        when "miss" then (miss = survey.near_misses.misses.find { |m| miss_key(m) == key }) &&
+          ["#{miss.property.label} #{miss.property.spoken(miss.odd, unit)}", miss.paragraphs.map(&:id)]
         end
         [label, list] if list&.any?
       end
@@ -146,11 +161,13 @@ module GalleyRoutes
       # Into a list that is there, out of lists, or into one that is made now.
       def list_edit
         level = params[:level].to_s.empty? ? nil : params[:level].to_i - 1
-        return Norvel::Edits::PutInList.new(chosen_ids, params[:list].to_i, level:) unless ListView::READY.key?(params[:list])
+        return Norvel::Edits::PutInList.new(chosen_ids, params[:list].to_i, level:) unless ListView::READY
+          .key?(params[:list])
         define = Norvel::Edits::DefineListStyle.new(params[:list], ListView::READY[params[:list]])
         list_id = define.change(document).sheet.named(params[:list]).paragraph[:list_id]
         put = Norvel::Edits::PutInList.new(chosen_ids, list_id, level:)
-        Norvel::Edits::Several.new([define, put], title: "Put #{counted(chosen_ids.size, "paragraph")} in #{params[:list]}")
+        Norvel::Edits::Several.new([define, put],
+          title: "Put #{counted(chosen_ids.size, "paragraph")} in #{params[:list]}")
       end
 
       def perform(edit)
@@ -164,7 +181,8 @@ module GalleyRoutes
       def answer(before, said, selected)
         return go_after(said, back_to) unless request.env["HTTP_HX_REQUEST"]
         touched = touched_rows(before)
-        headers "HX-Trigger" => {"document-changed" => {version: manuscript.lock_version}, **(touched ? {} : {"galley-stale" => {}})}.to_json
+        headers "HX-Trigger" => {"document-changed" => {version: manuscript.lock_version},
+                                 **(touched ? {} : {"galley-stale" => {}})}.to_json
         partial(:answer, said:, touched: touched || [], selected:)
       end
 
@@ -172,7 +190,10 @@ module GalleyRoutes
       def touched_rows(before)
         return if before.paragraphs.size != document.paragraphs.size
         styles = !before.sheet.equal?(document.sheet)
-        touched = document.paragraphs.each_with_index.reject { |paragraph, index| paragraph.equal?(before.paragraphs[index]) && !styles && before.markers[paragraph.id] == document.markers[paragraph.id] }
+        touched = document.paragraphs.each_with_index.reject do |paragraph, index|
+          paragraph.equal?(before.paragraphs[index]) && !styles &&
+            before.markers[paragraph.id] == document.markers[paragraph.id]
+        end
         return if touched.size > FEW
         shown = params[:loaded].to_s.split(",").to_h { |number| [number.to_i, true] }
         touched.select { |_, index| shown[index / GalleyRow::BLOCK] }.map(&:first)
@@ -180,7 +201,8 @@ module GalleyRoutes
 
       def back_to
         place = params[:back].to_s
-        place.start_with?("/manuscripts/#{manuscript.id}/") ? place : path_to("galley", at: chosen_ids.first || params[:at].to_i)
+        place.start_with?("/manuscripts/#{manuscript.id}/") ? place : path_to("galley", at: chosen_ids.first ||
+          params[:at].to_i)
       end
     end
   end

@@ -5,7 +5,8 @@ module HandoverRoutes
   TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
 
   # Raster images by their first bytes.
-  IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif", "BM".b => "image/bmp"}.freeze
+  IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif",
+            "BM".b => "image/bmp"}.freeze
 
   def self.registered(app)
     app.get("/manuscripts/:id/handover") { station :handover }
@@ -33,9 +34,13 @@ module HandoverRoutes
 
     app.post("/manuscripts/:id/pictures") do
       said = (params[:description] || {}).to_h { |id, text| [id.to_i, text.to_s] }
-      changed = document.pictures.select { |picture| said.key?(picture.id) && said[picture.id].strip != picture.description.to_s }.to_h { |picture| [picture.id, said[picture.id]] }
+      changed = document.pictures.select { |picture|
+        said.key?(picture.id) && said[picture.id].strip != picture
+          .description.to_s
+      }.to_h { |picture| [picture.id, said[picture.id]] }
       raise Norvel::Refused, "No description was changed." if changed.empty?
-      go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title, path_to("handover")
+      go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title,
+        path_to("handover")
     end
 
     app.helpers do
@@ -45,7 +50,8 @@ module HandoverRoutes
     end
 
     app.post("/manuscripts/:id/describe") do
-      manuscript.perform(Norvel::Edits::Describe.new(%i[title author language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }), version: params[:version])
+      said = %i[title author language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }
+      manuscript.perform(Norvel::Edits::Describe.new(said), version: params[:version])
       redirect to(path_to("handover")), 303
     end
   end

@@ -11,7 +11,8 @@ module Shelf
 
     app.post "/manuscripts" do
       file = params[:file]
-      raise Norvel::UnreadableFile, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
+      raise Norvel::UnreadableFile, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) &&
+        file[:tempfile]
       brought = Manuscript.bring_in(file[:tempfile].read, filename: file[:filename])
       redirect to("/manuscripts/#{brought.id}/galley"), 303
     rescue Norvel::UnreadableFile => error

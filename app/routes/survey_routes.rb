@@ -1,8 +1,10 @@
 # frozen_string_literal: true
 
-# The survey: what is really in the file. From here whole looks go in styles, and values that were meant to be equal become so.
+# The survey: what is really in the file. From here whole looks go in styles, and values that were meant to be equal
+# become so.
 module SurveyRoutes
-  VIEWS = {"overview" => "Looks and values", "outline" => "Outline", "lines" => "First lines", "aloud" => "Read aloud"}.freeze
+  VIEWS = {"overview" => "Looks and values", "outline" => "Outline", "lines" => "First lines", "aloud" => "Read aloud"}
+    .freeze
 
   def self.registered(app)
     app.get("/manuscripts/:id/survey") do
@@ -15,7 +17,9 @@ module SurveyRoutes
     app.post("/manuscripts/:id/edits/roles") do
       groups = suggested_groups.slice(*Array(params[:role]))
       clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
-      go_after manuscript.perform(Norvel::Edits::PutInRoles.new(groups.transform_values { |list| list.map(&:id) }, manuscript.rules, clear:), version: params[:version]).title, path_to("survey")
+      go_after manuscript.perform(Norvel::Edits::PutInRoles
+        .new(groups.transform_values { |list| list.map(&:id) }, manuscript.rules, clear:), version: params[:version])
+        .title, path_to("survey")
     end
 
     app.post("/manuscripts/:id/edits/look") do
@@ -25,8 +29,11 @@ module SurveyRoutes
     end
 
     app.post("/manuscripts/:id/edits/equal") do
-      miss = survey.near_misses.misses.find { |m| miss_key(m) == params[:miss] } or raise Norvel::Refused, "That near miss is not there any more."
-      go_after manuscript.perform(Norvel::Edits::MakeEqual.new(miss.paragraphs.map(&:id), miss.property.name, miss.usual), version: params[:version]).title, path_to("survey")
+      miss = survey.near_misses.misses.find { |m| miss_key(m) == params[:miss] } or raise Norvel::Refused,
+        "That near miss is not there any more."
+      go_after manuscript.perform(Norvel::Edits::MakeEqual
+        .new(miss.paragraphs.map(&:id), miss.property.name, miss.usual), version: params[:version]).title,
+        path_to("survey")
     end
 
     app.helpers do
@@ -41,9 +48,13 @@ module SurveyRoutes
       # Paragraphs by suggested role, those that are not in the role's style yet.
       def suggested_groups
         @suggested_groups ||= document.paragraphs.group_by { |paragraph| document.suggestions.role(paragraph.id) }
-          .select { |role, _| Norvel::Edits::PutInRoles.style_name(role, manuscript.rules) }
-          .transform_values { |list| list.reject { |paragraph| document.style_name(paragraph) == Norvel::Edits::PutInRoles.style_name(document.suggestions.role(paragraph.id), manuscript.rules) } }
+          .to_h { |role, list| [role, outside(list, Norvel::Edits::PutInRoles.style_name(role, manuscript.rules))] }
           .reject { |_, list| list.empty? }
+      end
+
+      # Those that are not in a style; none where there is no such style.
+      def outside(paragraphs, style)
+        style ? paragraphs.reject { |paragraph| document.style_name(paragraph) == style } : []
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Templates: dress a document in one, with the whole ripple shown first; save a document's styles as one; take one along.
+# Templates: dress a document in one, with the whole ripple shown first; save a document's styles as one; take one
+# along.
 module TemplateRoutes
   def self.registered(app)
     app.get("/manuscripts/:id/templates") do
@@ -32,7 +33,8 @@ module TemplateRoutes
       file = params[:file]
       raise Norvel::Refused, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
       name = File.basename(file[:filename], ".*")
-      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(Norvel::Formats.read(file[:tempfile].read, name:)))
+      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template
+        .bytes(Norvel::Formats.read(file[:tempfile].read, name:)))
       go_after "Brought in the template #{name}", path_to("templates")
     end
 
@@ -43,7 +45,8 @@ module TemplateRoutes
 
     app.post("/new") do
       template = SavedTemplate.document_of(params[:template])
-      bytes = Norvel::NewDocument.new(template, Norvel::NewDocument::FIELDS.keys.to_h { |field| [field, params[field]] }).bytes
+      bytes = Norvel::NewDocument.new(template, Norvel::NewDocument::FIELDS.keys
+        .to_h { |field| [field, params[field]] }).bytes
       made = Manuscript.bring_in(bytes, filename: "#{params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")}.docx")
       redirect to("/manuscripts/#{made.id}/galley"), 303
     end
@@ -60,7 +63,8 @@ module TemplateRoutes
         chosen = (params[:partner] || {}).transform_values { |name| name.to_s.empty? ? nil : name }
         only = (params[:some] == "1") ? Array(params[:take]) : nil
         raise Norvel::Refused, "No style is chosen." if only && only.empty?
-        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: along?(:page) && only.nil?, numbering: along?(:numbering), chosen:, only:, name: SavedTemplate.all_by_key[key])
+        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: along?(:page) && only.nil?,
+          numbering: along?(:numbering), chosen:, only:, name: SavedTemplate.all_by_key[key])
       end
 
       # Page set-up and numbering come along unless the form was sent without them.

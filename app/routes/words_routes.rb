@@ -8,13 +8,17 @@ module WordsRoutes
   def self.registered(app)
     app.post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
     app.post("/manuscripts/:id/edits/join") { perform Norvel::Edits::JoinParagraphs.new(one_id) }
-    app.post("/manuscripts/:id/edits/add") { perform Norvel::Edits::AddParagraphs.text(one_id, params[:text].to_s.tr("\r\n", " ").strip) }
+    app.post("/manuscripts/:id/edits/add") {
+      perform Norvel::Edits::AddParagraphs
+        .text(one_id, params[:text].to_s.tr("\r\n", " ").strip)
+    }
     app.post("/manuscripts/:id/edits/delete") { perform Norvel::Edits::DeleteParagraphs.new(chosen_ids) }
     app.post("/manuscripts/:id/edits/case") { perform Norvel::Edits::ChangeCase.new(chosen_ids, params[:case].to_s) }
     app.post("/manuscripts/:id/edits/run_in") { perform Norvel::Edits::RunIn.new(chosen_ids, on: params[:on] == "1") }
 
     app.post("/manuscripts/:id/edits/words") do
-      range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, params[:nth].to_i.clamp(0, 10_000))
+      range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, params[:nth].to_i
+        .clamp(0, 10_000))
       perform Norvel::Edits::StyleWords.new(one_id, range, params[:character].to_s.empty? ? nil : params[:character])
     end
 
@@ -54,8 +58,11 @@ module WordsRoutes
 
       # The text field's lines: each a paragraph; signs are what they stand for.
       def typed_texts
-        texts = params[:text].to_s.tr("\r", "").split("\n").map { |line| SHOWN.inject(line) { |text, (sign, shown)| text.gsub(shown, sign) } }.reject(&:empty?)
-        raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it." if texts.all? { |text| text.strip.empty? }
+        texts = params[:text].to_s.tr("\r", "").split("\n")
+          .map { |line| SHOWN.inject(line) { |text, (sign, shown)| text.gsub(shown, sign) } }.reject(&:empty?)
+        raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it." if texts.all? { |text|
+          text.strip.empty?
+        }
         texts
       end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The one door for what a browser sends: each name has a kind, text is UTF-8 that a file can hold, and no longer than it needs
-# to be. What does not fit is answered with a sentence (400) before any route sees it.
+# The one door for what a browser sends: each name has a kind, text is UTF-8 that a file can hold, and no longer than it
+# needs to be. What does not fit is answered with a sentence (400) before any route sees it.
 module Door
   # What was sent is not what this page sends.
   Malformed = Class.new(Norvel::Error)
@@ -37,7 +37,9 @@ module Door
   end
 
   def map(name, values)
-    fits = values && MAPS.include?(name) && values.size <= ENTRIES && values.all? { |key, value| key.is_a?(String) && value.is_a?(String) }
+    fits = values && MAPS.include?(name) && values.size <= ENTRIES && values.all? { |key, value|
+      key.is_a?(String) && value.is_a?(String)
+    }
     raise Malformed, "“#{name}” came as a table that this page does not send." unless fits
     values.to_h { |key, value| [text(key, name), text(value, name)] }
   end
@@ -49,7 +51,9 @@ module Door
 
   def text(value, name)
     text = value.dup.force_encoding(Encoding::UTF_8)
-    raise Malformed, "“#{Norvel::Characters.legal(name.to_s.b.force_encoding("UTF-8"))[0, 40]}” is not text in UTF-8." unless text.valid_encoding?
+    unless text.valid_encoding?
+      raise Malformed, "“#{Norvel::Characters.legal(name.to_s.b.force_encoding("UTF-8"))[0, 40]}” is not text in UTF-8."
+    end
     raise Malformed, "“#{name[0, 40]}” is longer than this page takes." if text.size > LONGEST.fetch(name, USUAL)
     Norvel::Characters.legal(text)
   end
@@ -58,6 +62,8 @@ module Door
   def file_name(name)
     name = Norvel::Characters.legal(File.basename(name.to_s.dup.force_encoding("UTF-8").scrub.tr("\\", "/")))
     ending = File.extname(name)[0, 10]
-    File.basename(name, ".*")[0, 200 - ending.size].then { |stem| stem.empty? ? "document#{ending}" : "#{stem}#{ending}" }
+    File.basename(name, ".*")[0, 200 - ending.size].then do |stem|
+      stem.empty? ? "document#{ending}" : "#{stem}#{ending}"
+    end
   end
 end

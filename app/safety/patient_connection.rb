@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# SQLite as several threads of one process need it: who waits for the other's write lets the others run, a transaction that will
-# write takes its turn at its beginning, and a database that can only be read is still read.
+# SQLite as several threads of one process need it: who waits for the other's write lets the others run, a transaction
+# that will write takes its turn at its beginning, and a database that can only be read is still read.
 module PatientConnection
   PATIENCE = 20 # seconds
   PAUSE = 0.004

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Paragraphs that a page names shortly: "1-3,7". However much is named, the work is that of the document's own paragraphs.
+# Paragraphs that a page names shortly: "1-3,7". However much is named, the work is that of the document's own
+# paragraphs.
 module Spans
   MOST = 20_000 # spans in one request
 
@@ -15,7 +16,8 @@ module Spans
   # The ids of a document's paragraphs that are named, each once, in the order of the document. Raises Door::Malformed.
   def read(text, paragraphs)
     spans = text.split(",")
-    raise Door::Malformed, "More was selected than one request can name: select everything instead." if spans.size > MOST
+    raise Door::Malformed, "More was selected than one request can name: select everything instead." if spans
+      .size > MOST
     ranges = merged(spans.map { |span| range(span) })
     paragraphs.map(&:id).select { |id| (found = ranges.bsearch { |range| range.end >= id }) && found.begin <= id }
   end
@@ -28,7 +30,8 @@ module Spans
   # Ranges in order that do not touch.
   def merged(ranges)
     ranges.reject { |range| range.end < range.begin }.sort_by(&:begin).each_with_object([]) do |range, kept|
-      (kept.last && range.begin <= kept.last.end) ? kept[-1] = kept.last.begin..[kept.last.end, range.end].max : kept << range
+      (kept.last && range.begin <= kept.last.end) ? kept[-1] = kept.last.begin..[kept.last.end, range.end]
+        .max : kept << range
     end
   end
 end

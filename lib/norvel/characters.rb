@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Norvel
-  # What may stand in a text that goes into a file: XML 1.0, 2.2 (the production Char). What a person types or pastes is made
-  # so at the door.
+  # What may stand in a text that goes into a file: XML 1.0, 2.2 (the production Char). What a person types or pastes is
+  # made so at the door.
   module Characters
     SPACES = /[\v\f\u0085\u2028\u2029]/
     FORBIDDEN = /[^\u0009\u000A\u000D\u0020-\uD7FF\uE000-\uFFFD\u{10000}-\u{10FFFF}]/

@@ -3,10 +3,11 @@
 require "optparse"
 
 module Norvel
-  # The core without the web (docs/command-line.md). Exit status: 0 done; 1 (check only) there are findings of severity must;
-  # 2 the input or the arguments are unusable, said in one line on standard error.
+  # The core without the web (docs/command-line.md). Exit status: 0 done; 1 (check only) there are findings of severity
+  # must; 2 the input or the arguments are unusable, said in one line on standard error.
   module CLI
-    COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "check" => "Check", "mend" => "Mend", "apply" => "Apply", "clear" => "Clear", "convert" => "Convert", "guides" => "Guides"}.freeze
+    COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "check" => "Check", "mend" => "Mend", "apply" => "Apply",
+                "clear" => "Clear", "convert" => "Convert", "guides" => "Guides"}.freeze
 
     module_function
 
@@ -14,7 +15,8 @@ module Norvel
     def run(arguments, out: $stdout, err: $stderr)
       name, *rest = arguments
       return help(out) if name.nil? || %w[help --help -h].include?(name)
-      raise Refused, "there is no command “#{name}”: it is one of #{COMMANDS.keys.join(", ")}" unless COMMANDS.key?(name)
+      raise Refused, "there is no command “#{name}”: it is one of #{COMMANDS.keys.join(", ")}" unless COMMANDS
+        .key?(name)
       const_get(COMMANDS.fetch(name)).new(rest, out).call
     rescue Error => error
       err.puts "norvel: #{error.message.tr("\n", " ")}"
@@ -37,7 +39,9 @@ module Norvel
     end
 
     def help(out)
-      out.puts "norvel: brings a text to its style guide", "", *COMMANDS.map { |name, command| "  norvel #{const_get(command)::USAGE}" }
+      out.puts "norvel: brings a text to its style guide", "", *COMMANDS.map { |name, command|
+        "  norvel #{const_get(command)::USAGE}"
+      }
       0
     end
   end

@@ -8,9 +8,12 @@ module Norvel
 
     # ISO/IEC 29500-1 17.18.40 ST_HighlightColor; the dark values as commonly shown.
     HIGHLIGHTS = {
-      "black" => "#000000", "blue" => "#0000ff", "cyan" => "#00ffff", "green" => "#00ff00", "magenta" => "#ff00ff", "red" => "#ff0000",
-      "yellow" => "#ffff00", "white" => "#ffffff", "darkBlue" => "#000080", "darkCyan" => "#008080", "darkGreen" => "#008000",
-      "darkMagenta" => "#800080", "darkRed" => "#800000", "darkYellow" => "#808000", "darkGray" => "#808080", "lightGray" => "#c0c0c0"
+      "black" => "#000000", "blue" => "#0000ff", "cyan" => "#00ffff", "green" => "#00ff00", "magenta" => "#ff00ff",
+      "red" => "#ff0000",
+      "yellow" => "#ffff00", "white" => "#ffffff", "darkBlue" => "#000080", "darkCyan" => "#008080",
+      "darkGreen" => "#008000",
+      "darkMagenta" => "#800080", "darkRed" => "#800000", "darkYellow" => "#808000", "darkGray" => "#808080",
+      "lightGray" => "#c0c0c0"
     }.freeze
 
     module_function
@@ -38,7 +41,9 @@ module Norvel
     end
 
     def luminance(colour)
-      red, green, blue = channels(colour).map { |c| (c / 255.0 <= 0.04045) ? c / 255.0 / 12.92 : (((c / 255.0) + 0.055) / 1.055)**2.4 }
+      red, green, blue = channels(colour).map { |c|
+        (c / 255.0 <= 0.04045) ? c / 255.0 / 12.92 : (((c / 255.0) + 0.055) / 1.055)**2.4
+      }
       (0.2126 * red) + (0.7152 * green) + (0.0722 * blue)
     end
 
@@ -63,7 +68,8 @@ module Norvel
     def from_hsl(hue, saturation, light)
       chroma = (1 - ((2 * light) - 1).abs) * saturation
       between = chroma * (1 - (((hue / 60) % 2) - 1).abs)
-      rgb = [[chroma, between, 0], [between, chroma, 0], [0, chroma, between], [0, between, chroma], [between, 0, chroma], [chroma, 0, between]][(hue / 60).to_i % 6]
+      rgb = [[chroma, between, 0], [between, chroma, 0], [0, chroma, between], [0, between, chroma],
+        [between, 0, chroma], [chroma, 0, between]][(hue / 60).to_i % 6]
       "##{rgb.map { |c| format("%02x", ((c + light - (chroma / 2)) * 255).clamp(0, 255).to_i) }.join}"
     end
   end

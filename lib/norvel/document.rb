@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Norvel
-  # A document in memory. A value: an edit makes a new one that shares all that it did not touch, so that any two states can
-  # be compared and the way back is the state before.
+  # A document in memory. A value: an edit makes a new one that shares all that it did not touch, so that any two states
+  # can be compared and the way back is the state before.
   class Document
     # What edits change, snapshots keep and ledgers take back:
     #   paragraphs   of the text, tables and boxes, in reading order, counted from 1 by readers
@@ -30,7 +30,9 @@ module Norvel
     end
 
     def cascade
-      @cascade ||= Styles::Cascade.new(sheet, numbering, rules: Formats[format].rules, known: @known).tap { @known = nil }
+      @cascade ||= Styles::Cascade.new(sheet, numbering, rules: Formats[format].rules, known: @known)
+      @known = nil
+      @cascade
     end
 
     # The paragraph with this id; raises Refused, since another window may have removed it.
@@ -52,7 +54,9 @@ module Norvel
 
     # Images of the text, in reading order, as Picture.
     def pictures
-      @pictures ||= paragraphs.flat_map { |paragraph| paragraph.images.map { |image| Picture.new(image, paragraph.id) } }.freeze
+      @pictures ||= paragraphs.flat_map do |paragraph|
+        paragraph.images.map { |image| Picture.new(image, paragraph.id) }
+      end.freeze
     end
 
     # Paragraphs and tables of the text, in order, tables with what stands in their cells.
@@ -66,7 +70,9 @@ module Norvel
       left = []
       kept = paragraphs.filter_map do |paragraph|
         next left.concat(paragraph.anchors.select(&:stays?)) && nil if going[paragraph.id]
-        left.empty? ? paragraph : paragraph.with(anchors: (left.map { |anchor| anchor.at(0) } + paragraph.anchors).freeze).tap { left = [] }
+        next paragraph if left.empty?
+        first, left = left.map { |anchor| anchor.at(0) }, []
+        paragraph.with(anchors: (first + paragraph.anchors).freeze)
       end
       kept[-1] = at_end(kept.last, left) if left.any? && kept.any?
       with(paragraphs: kept.freeze)
@@ -77,7 +83,8 @@ module Norvel
       stories.find { |story| story.kind == mark.of && story.id == mark.note }
     end
 
-    # The running head or foot of a section (a number from 1), of the section before where it has none of its own; nil for none.
+    # The running head or foot of a section (a number from 1), of the section before where it has none of its own; nil
+    # for none.
     #   document.head(2, "footer", "first")
     def head(section, kind, which = "default")
       own = sections.first(section).reverse.filter_map { |before| before.head(kind, which) }.first
@@ -116,10 +123,12 @@ module Norvel
     # The document with others in their places, as many of each.
     def with_everything(changed)
       left = changed.dup
-      with(paragraphs: same_or(paragraphs, left.shift(paragraphs.size)), stories: same_or(stories, stories.map do |story|
+      text = same_or(paragraphs, left.shift(paragraphs.size))
+      parts = stories.map do |story|
         now = same_or(story.paragraphs, left.shift(story.paragraphs.size))
         now.equal?(story.paragraphs) ? story : story.with(paragraphs: now)
-      end))
+      end
+      with(paragraphs: text, stories: same_or(stories, parts))
     end
 
     # Ids of all styles that a paragraph or words anywhere are in: {"BodyText" => true}.
@@ -132,7 +141,7 @@ module Norvel
 
     # Paragraphs of the text in each style, by style id.
     def uses
-      @uses ||= paragraphs.each_with_object(Hash.new(0)) { |paragraph, uses| (style = style_of(paragraph)) && uses[style.id] += 1 }
+      @uses ||= paragraphs.filter_map { |paragraph| style_of(paragraph)&.id }.tally.tap { |uses| uses.default = 0 }
     end
 
     def look(paragraph)
@@ -190,7 +199,8 @@ module Norvel
       ways = paragraph.ways.values
       return cascade.run(Run.new("", nil, paragraph.mark), paragraph) if ways.empty?
       return run_look(ways.first.first, paragraph) if ways.size == 1
-      ways.each_with_object(Hash.new(0)) { |(run, letters), weight| weight[run_look(run, paragraph)] += letters }.max_by(&:last).first
+      weights = ways.each_with_object(Hash.new(0)) { |(run, letters), sum| sum[run_look(run, paragraph)] += letters }
+      weights.max_by(&:last).first
     end
   end
 end

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Norvel
-  # The one door for files: every format that can be read and written is told here once, by the module that knows it (FORMAT
-  # in each). What a file is decides, not its name.
+  # The one door for files: every format that can be read and written is told here once, by the module that knows it
+  # (FORMAT in each). What a file is decides, not its name.
   module Formats
     # name         its key in the command line's JSON ("docx"); label: what a person reads
     # extensions   {".docx" => media type, …}, the usual one first
@@ -28,7 +28,8 @@ module Norvel
 
       # {".docx" => Format, …}
       def by_extension
-        @by_extension ||= all.flat_map { |format| format.extensions.keys.map { |extension| [extension, format] } }.to_h.freeze
+        @by_extension ||= all.flat_map { |format| format.extensions.keys.map { |extension| [extension, format] } }.to_h
+          .freeze
       end
 
       def extensions
@@ -67,7 +68,10 @@ module Norvel
         written = self[as].writer.call(document)
         again = read_back(written.bytes, document)
         lost = document.seal.lost_in(again.seal)
-        raise Unwritable, "The file that was written does not read back with the same #{lost}, so it was not handed over." if lost
+        if lost
+          raise Unwritable, "The file that was written does not read back with the same #{lost}, " \
+            "so it was not handed over."
+        end
         written
       end
 

@@ -18,11 +18,15 @@ module Norvel
       def find(name)
         path = File.join(FOLDER, "#{File.basename(name)}.yml")
         return load(path, checked: true) if !name.include?("/") && File.file?(path)
-        raise UnusableGuide, "There is no guide “#{name}”: `norvel guides` lists those that ship, or give the path of a YAML file." unless File.file?(name)
+        unless File.file?(name)
+          raise UnusableGuide, "There is no guide “#{name}”: `norvel guides` lists those that ship, or give the path " \
+            "of a YAML file."
+        end
         load(name)
       end
 
-      # +checked+: the guides that ship meet their schema, as a test makes sure; the schema's library takes long to start.
+      # +checked+: the guides that ship meet their schema, as a test makes sure; the schema's library takes long to
+      # start.
       def load(path, checked: false)
         new(File.read(path, encoding: "UTF-8"), id: File.basename(path, ".*"), checked:)
       end
@@ -92,6 +96,5 @@ module Norvel
     def inspect
       "#<Guide #{name}>"
     end
-
   end
 end

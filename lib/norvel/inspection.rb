@@ -22,8 +22,11 @@ module Norvel
 
     def sections
       @document.sections.each_with_index.map do |section, index|
-        {section: index + 1, starts: section.starts, width_pt: section.width.round(2), height_pt: section.height.round(2), margin_top_pt: section.margin_top.round(2), margin_bottom_pt: section.margin_bottom.round(2),
-         margin_left_pt: section.margin_left.round(2), margin_right_pt: section.margin_right.round(2), number_format: section.number_format, number_start: section.number_start, columns: section.columns}
+        {section: index + 1, starts: section.starts, width_pt: section.width.round(2),
+         height_pt: section.height.round(2), margin_top_pt: section.margin_top.round(2),
+         margin_bottom_pt: section.margin_bottom.round(2),
+         margin_left_pt: section.margin_left.round(2), margin_right_pt: section.margin_right.round(2),
+         number_format: section.number_format, number_start: section.number_start, columns: section.columns}
       end
     end
 
@@ -32,7 +35,9 @@ module Norvel
       characters = Hash.new(0)
       @document.paragraphs.each { |p| p.runs.each { |r| characters[r.style_id] += 1 if r.style_id } }
       sheet.styles.values.map do |style|
-        {name: style.name, type: style.type, based_on: sheet[style.based_on]&.name, next: (sheet[style.next_id] || (style if style.paragraph?))&.name, used: style.character? ? characters[style.id] : @document.uses[style.id]}
+        {name: style.name, type: style.type, based_on: sheet[style.based_on]&.name,
+         next: (sheet[style.next_id] || (style if style.paragraph?))&.name,
+         used: style.character? ? characters[style.id] : @document.uses[style.id]}
       end
     end
 
@@ -44,14 +49,19 @@ module Norvel
 
     def paragraph(paragraph, index)
       runs = paragraph.runs.map { |run| run(run, paragraph) }.join(",")
-      %({"index":#{index},"part":"#{paragraph.part}","section":#{paragraph.section},"style":#{@document.style_name(paragraph).to_json},"text":#{paragraph.text.to_json},"blank":#{paragraph.blank?},) +
-        %("effective":#{paragraph_look(paragraph)},"direct":#{direct(paragraph.direct)},"runs":[#{runs}]})
+      style = @document.style_name(paragraph).to_json
+      %({"index":#{index},"part":"#{paragraph.part}","section":#{paragraph.section},"style":#{style},) +
+        %("text":#{paragraph.text.to_json},"blank":#{paragraph.blank?},"effective":#{paragraph_look(paragraph)},) +
+        %("direct":#{direct(paragraph.direct)},"runs":[#{runs}]})
     end
 
     def run(run, paragraph)
       style = run.style_id && @document.sheet.resolve(run.style_id, "character")
-      style = nil if style&.default
-      %({"text":#{run.words.to_json},"character_style":#{style ? style.name.to_json : "null"},"effective":#{@looks[look = @document.run_look(run, paragraph)] ||= look.to_json_hash(:run).to_json},"direct":#{direct(run.direct)}})
+      name = (style.name unless style.nil? || style.default)
+      look = @document.run_look(run, paragraph)
+      effective = @looks[look] ||= look.to_json_hash(:run).to_json
+      %({"text":#{run.words.to_json},"character_style":#{name.to_json},"effective":#{effective},) +
+        %("direct":#{direct(run.direct)}})
     end
 
     # The look with its list: a list's marker is the paragraph's own.
@@ -68,11 +78,16 @@ module Norvel
 
     # The keys of the effective formatting that are set directly.
     def direct(set)
-      @keys[set] ||= set.keys.filter_map { |slot| ((key = Styles::Properties[slot].key) == :list) ? :list : Styles::Properties[key].json }.uniq.to_json
+      @keys[set] ||= set.keys.filter_map { |slot|
+        ((key = Styles::Properties[slot]
+              .key) == :list) ? :list : Styles::Properties[key].json
+      }.uniq.to_json
     end
 
     def other_parts
-      @document.stories.map { |story| {part: story.kind, section: story.section, text: story.paragraphs.map(&:text).join("\n")} }
+      @document.stories.map do |story|
+        {part: story.kind, section: story.section, text: story.paragraphs.map(&:text).join("\n")}
+      end
     end
   end
 end

@@ -13,7 +13,8 @@ module Norvel
     TYPED = /\A([+-]?(?:\d{1,6}(?:[.,]\d{1,6})?|[.,]\d{1,6}))\s*([a-z"]*)\z/
     SPOKEN = {
       "" => "pt", "point" => "pt", "points" => "pt", "inch" => "in", "inches" => "in", "\"" => "in",
-      "centimetre" => "cm", "centimetres" => "cm", "millimetre" => "mm", "millimetres" => "mm", "pica" => "pc", "picas" => "pc"
+      "centimetre" => "cm", "centimetres" => "cm", "millimetre" => "mm", "millimetres" => "mm", "pica" => "pc",
+      "picas" => "pc"
     }.freeze
 
     module_function
@@ -48,7 +49,8 @@ module Norvel
 
     # A length as a person types it: "0.5in", "1,27 cm", "36", "2 lines" (of +line+ points). Raises Refused.
     def typed(text, line: 12.0)
-      match = TYPED.match(text.to_s.strip.downcase) or raise Refused, "“#{text}” is not a length: type it like 0.5in, 1.27 cm or 12pt."
+      match = TYPED.match(text.to_s.strip.downcase) or raise Refused,
+        "“#{text}” is not a length: type it like 0.5in, 1.27 cm or 12pt."
       number = match[1].tr(",", ".").to_r
       return (number * line.to_r).round(4).to_f if %w[line lines].include?(match[2])
       unit = SPOKEN.fetch(match[2], match[2])

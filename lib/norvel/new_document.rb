@@ -15,10 +15,13 @@ module Norvel
 
     # The bytes of a file in the template's format.
     def bytes
-      front = FIELDS.keys.filter_map { |field| [style(*STYLES.fetch(field, []), "Body Text"), @fields[field]] if @fields[field] }
+      front = FIELDS.keys.filter_map do |field|
+        [style(*STYLES.fetch(field, []), "Body Text"), @fields[field]] if @fields[field]
+      end
       text = [[style("Heading 1"), "Introduction"], [style("Body Text"), "Begin here."]]
       bare = Formats.read(Template.bytes(@template), name: "new")
-      document = bare.with(paragraphs: (front + text).each_with_index.map { |(style, words), index| paragraph(index + 1, style, words) }.freeze)
+      document = bare.with(paragraphs: (front + text).each_with_index
+        .map { |(style, words), index| paragraph(index + 1, style, words) }.freeze)
       Formats.write(Edits::Describe.new({title: @fields[:title], author: @fields[:author]}).change(document)).bytes
     end
 
@@ -30,7 +33,8 @@ module Norvel
     end
 
     def paragraph(id, style, words)
-      Document::Paragraph.new(id, :body, 1, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, [Document::Run.new(Characters.typed(words), nil, Styles::PropertySet::EMPTY)].freeze)
+      Document::Paragraph.new(id, :body, 1, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY,
+        [Document::Run.new(Characters.typed(words), nil, Styles::PropertySet::EMPTY)].freeze)
     end
   end
 end

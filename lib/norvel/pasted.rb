@@ -1,12 +1,17 @@
 # frozen_string_literal: true
 
 module Norvel
-  # Text from a clipboard, HTML or plain: structure and emphasis are kept, all other formatting is dropped. Turned into pieces in
-  # the styles of a document, for Edits::AddParagraphs.
+  # Text from a clipboard, HTML or plain: structure and emphasis are kept, all other formatting is dropped. Turned into
+  # pieces in the styles of a document, for Edits::AddParagraphs.
   class Pasted
-    ROLES = {"h1" => "heading_1", "h2" => "heading_2", "h3" => "heading_3", "h4" => "heading_4", "h5" => "heading_5", "h6" => "heading_6", "p" => "body", "div" => "body", "li" => "list_item", "blockquote" => "quote", "pre" => "code", "figcaption" => "caption",
+    ROLES = {"h1" => "heading_1", "h2" => "heading_2", "h3" => "heading_3", "h4" => "heading_4", "h5" => "heading_5",
+             "h6" => "heading_6", "p" => "body", "div" => "body", "li" => "list_item", "blockquote" => "quote",
+             "pre" => "code", "figcaption" => "caption",
              "td" => "body", "th" => "body", "dt" => "body", "dd" => "body", "address" => "body"}.freeze
-    EMPHASIS = {"i" => {italic: true}, "em" => {italic: true}, "cite" => {italic: true}, "b" => {bold: true}, "strong" => {bold: true}, "u" => {underline: "single"}, "sup" => {position: "super"}, "sub" => {position: "sub"}}.freeze
+    EMPHASIS = {"i" => {italic: true}, "em" => {italic: true}, "cite" => {italic: true}, "b" => {bold: true},
+                "strong" => {bold: true}, "u" => {underline: "single"}, "sup" => {position: "super"},
+                "sub" => {position: "sub"}}
+      .freeze
     DROPPED = %w[script style head title template noscript iframe object svg].freeze
     LONGEST = 2_000_000
 
@@ -19,7 +24,8 @@ module Norvel
 
     # The blocks of an HTML fragment. Raises Refused.
     def self.html(source)
-      raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file." if source.bytesize > LONGEST
+      raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file." if source
+        .bytesize > LONGEST
       fragment = Nokogiri::HTML4.fragment(source.scrub)
       DROPPED.each { |name| fragment.css(name).remove }
       new.tap { |pasted| pasted.walk(fragment, "body", {}) }.blocks
@@ -27,14 +33,16 @@ module Norvel
 
     # The blocks of plain text: a line each.
     def self.plain(source)
-      raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file." if source.bytesize > LONGEST
+      raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file." if source
+        .bytesize > LONGEST
       source.scrub.split(/\r?\n/).map(&:strip).reject(&:empty?).map { |line| Block.new("body", [[line, {}]]) }
     end
 
     # Blocks as pieces in a document's styles: the guide's style for the role, the usual one, or the default.
     def self.pieces(blocks, document, guide)
       blocks.map do |block|
-        style = [Edits::PutInRoles.style_name(block.role, guide), "Body Text"].compact.filter_map { |name| document.sheet.named(name, "paragraph") }.first || document.sheet.default
+        style = [Edits::PutInRoles.style_name(block.role, guide), "Body Text"].compact
+          .filter_map { |name| document.sheet.named(name, "paragraph") }.first || document.sheet.default
         Edits::AddParagraphs::Piece.new(style&.id, block.runs)
       end
     end

@@ -10,7 +10,8 @@ module Norvel
       @guard = Mutex.new
     end
 
-    # The value of a key, made by the block when it is not there; nil without a block. The block runs outside of the guard.
+    # The value of a key, made by the block when it is not there; nil without a block. The block runs outside of the
+    # guard.
     def fetch(key)
       @guard.synchronize do
         return @entries[key] = @entries.delete(key) if @entries.key?(key)

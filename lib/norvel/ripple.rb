@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
 module Norvel
-  # What a change of styles, lists or pages will move, before it is made: styles that inherit it, paragraphs that change their
-  # look or marker, those that don't because they set the value themselves, sections, and findings that go and come.
+  # What a change of styles, lists or pages will move, before it is made: styles that inherit it, paragraphs that change
+  # their look or marker, those that don't because they set the value themselves, sections, and findings that go and
+  # come.
   class Ripple
     Place = Struct.new(:before, :after)
 
@@ -31,12 +32,13 @@ module Norvel
 
     # Numbers of the sections that are set up otherwise.
     def sections
-      @sections ||= after.sections.each.with_index(1).reject { |section, number| before.sections[number - 1] == section }.map(&:last)
+      @sections ||= (1..after.sections.size).reject { |n| before.sections[n - 1] == after.sections[n - 1] }
     end
 
     # Paragraphs that stand in such a section: their lines may end elsewhere.
     def resized
-      @resized ||= sections.empty? ? [] : after.paragraphs.select { |paragraph| !paragraph.blank? && sections.include?(paragraph.section) }
+      return [] if sections.empty?
+      @resized ||= after.paragraphs.select { |paragraph| !paragraph.blank? && sections.include?(paragraph.section) }
     end
 
     # Paragraphs in a style that changes which look as before, since they set the value themselves.
@@ -57,7 +59,9 @@ module Norvel
       seen = {}
       moved.lazy.reject { |place| place.after.blank? || seen[place.after.makeup] }.select do |place|
         seen[place.after.makeup] = true
-        looks = [before.look(place.before), after.look(place.after), before.letter_look(place.before), after.letter_look(place.after)]
+        looks = [[before, place.before], [after, place.after]].flat_map do |whose, paragraph|
+          [whose.look(paragraph), whose.letter_look(paragraph)]
+        end
         !seen[looks] && seen[looks] = true
       end.first(most)
     end
@@ -78,7 +82,8 @@ module Norvel
       @reached ||= after.paragraphs.filter_map do |now|
         style = after.style_of(now)
         was = before.paragraph(now.id) if before.include?(now.id)
-        reached = (style && ids[style.id]) || !now.equal?(was) || now.runs.any? { |run| run.style_id && ids[run.style_id] } || (was && marker(before, was) != marker(after, now))
+        reached = (style && ids[style.id]) || !now.equal?(was) || now.runs.any? { |run| ids[run.style_id] } ||
+          (was && marker(before, was) != marker(after, now))
         [was, now] if was && reached
       end
     end
@@ -90,7 +95,9 @@ module Norvel
 
     def lists_change?
       return @lists_change unless @lists_change.nil?
-      lists = [before, after].map { |document| document.sheet.styles.transform_values { |style| style.paragraph.values.slice(:list_id, :list_level) } }
+      lists = [before, after].map do |document|
+        document.sheet.styles.transform_values { |style| style.paragraph.values.slice(:list_id, :list_level) }
+      end
       @lists_change = !before.numbering.equal?(after.numbering) || lists.uniq.size == 2
     end
 
@@ -98,7 +105,9 @@ module Norvel
     def differs?(was, now)
       @known ||= {}
       key = was.equal?(now) ? was.makeup : [was.makeup, now.makeup]
-      @known.fetch(key) { @known[key] = before.look(was) != after.look(now) || letters(before, was) != letters(after, now) }
+      @known.fetch(key) do
+        @known[key] = before.look(was) != after.look(now) || letters(before, was) != letters(after, now)
+      end
     end
 
     def letters(document, paragraph)
@@ -108,18 +117,24 @@ module Norvel
 
     # Findings by rule at each paragraph whose findings were judged anew; document-wide ones all together.
     def counts
-      @counts ||= (@check.fault || after_check.fault) ? [0, 0] : begin
-        pairs = after.paragraphs.map { |paragraph| [@check.on(paragraph.id) || [], after_check.on(paragraph.id)] }.reject { |was, now| was.equal?(now) }
-        pairs << [@check.on_document, after_check.on_document]
-        pairs.inject([0, 0]) { |sums, (was, now)| sums.zip(difference(was.map(&:rule), now.map(&:rule))).map(&:sum) }
+      return [0, 0] if @check.fault || after_check.fault
+      @counts ||= pairs.inject([0, 0]) do |sums, (was, now)|
+        sums.zip(difference(was.map(&:rule), now.map(&:rule))).map(&:sum)
       end
     end
 
+    # Findings before and after, place by place, where they are not the very same.
+    def pairs
+      places = after.paragraphs.map { |paragraph| [@check.on(paragraph.id) || [], after_check.on(paragraph.id)] }
+      places.reject { |was, now| was.equal?(now) } << [@check.on_document, after_check.on_document]
+    end
+
+    # [how many go, how many come] of two lists of rules.
     def difference(was, now)
       return [0, 0] if was == now
       before, after = was.tally, now.tally
-      rules = before.keys | after.keys
-      [rules.sum { |rule| [(before[rule] || 0) - (after[rule] || 0), 0].max }, rules.sum { |rule| [(after[rule] || 0) - (before[rule] || 0), 0].max }]
+      changes = (before.keys | after.keys).map { |rule| (after[rule] || 0) - (before[rule] || 0) }
+      [-changes.select(&:negative?).sum, changes.select(&:positive?).sum]
     end
   end
 end

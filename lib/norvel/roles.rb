@@ -13,7 +13,8 @@ module Norvel
     Role = Value.define(:name, :words, :style, :names, :letter, :form, :level, form: "b")
 
     HEADINGS = (1..6).map do |level|
-      Role.new(name: "heading_#{level}", words: "heading #{level}", style: "Heading #{level}", names: /\Aheading #{level}\b/i,
+      Role.new(name: "heading_#{level}", words: "heading #{level}", style: "Heading #{level}",
+        names: /\Aheading #{level}\b/i,
         form: "h#{[level, 3].min}", level:)
     end.freeze
 
@@ -26,7 +27,8 @@ module Norvel
       Role.new(name: "caption", words: "caption", style: "Caption", names: /\Acaption\b/i, letter: "c", form: "c"),
       Role.new(name: "quote", words: "block quotation", style: "Block Quote", letter: "q", form: "q",
         names: /\A(?:block text|block quot\w*|(?:intense )?quote|quotations?)\b/i),
-      Role.new(name: "list_item", words: "list item", style: "List Paragraph", names: /\Alist\b/i, letter: "l", form: "l"),
+      Role.new(name: "list_item", words: "list item", style: "List Paragraph", names: /\Alist\b/i, letter: "l",
+        form: "l"),
       Role.new(name: "reference_entry", words: "reference entry", style: "Bibliography", letter: "r",
         names: /\A(?:bibliography|references?|works cited)\b/i),
       Role.new(name: "code", words: "code", style: "Plain Text", letter: "p",

@@ -1,10 +1,10 @@
 # frozen_string_literal: true
 
 module Norvel
-  # The proof that the words did not change: digests of all text of a document, notes, tables, boxes, headers and footers
-  # included. +words+ takes every white space as one space, +exact+ takes it as it is. What has no text counts too: +objects+
-  # digests images, note marks, fields, links, equations, boxes, comments, bookmarks, tables and cells, each kind for itself;
-  # +counts+ says how many of each there are: {image: 3, note_mark: 12, …}.
+  # The proof that the words did not change: digests of all text of a document, notes, tables, boxes, headers and
+  # footers included. +words+ takes every white space as one space, +exact+ takes it as it is. What has no text counts
+  # too: +objects+ digests images, note marks, fields, links, equations, boxes, comments, bookmarks, tables and cells,
+  # each kind for itself; +counts+ says how many of each there are: {image: 3, note_mark: 12, …}.
   Seal = Struct.new(:words, :exact, :objects, :counts, :count) do
     def self.of(document)
       everything = document.everything
@@ -25,7 +25,11 @@ module Norvel
 
     # What differs in another state in a word for a sentence, nil when nothing does: "words", "images", "note marks".
     def lost_in(other)
-      return "words" unless same_words?(other)
+      same_words?(other) ? kind_lost_in(other) : "words"
+    end
+
+    # The same of objects alone.
+    def kind_lost_in(other)
       kind = (objects.keys | other.objects.keys).find { |name| objects[name] != other.objects[name] }
       kind && "#{kind.to_s.tr("_", " ")}s"
     end

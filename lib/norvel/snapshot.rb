@@ -4,7 +4,8 @@ require "zlib"
 
 module Norvel
   # A state of a document as bytes, told by what differs from the document as it came: what is untouched is named by its
-  # place in the file. Likewise a change, told by what takes it back. Plain data (JSON, deflated), so that it outlives releases.
+  # place in the file. Likewise a change, told by what takes it back. Plain data (JSON, deflated), so that it outlives
+  # releases.
   module Snapshot
     VERSION = 3 # 1 and 2 knew no objects in the line (Earlier)
     READABLE = [1, 2, 3].freeze
@@ -29,7 +30,9 @@ module Norvel
     # The bytes that take a change back.
     def dump_change(change, original)
       pack = Pack.new(original)
-      splices = change.splices.map { |position, before, after| [position, before.map { |one| pack.paragraph(one) }, after.size] }
+      splices = change.splices.map do |position, before, after|
+        [position, before.map { |one| pack.paragraph(one) }, after.size]
+      end
       others = change.others.to_h { |field, (before, _)| [field, pack.other(field, before)] }
       deflate(version: VERSION, title: change.title, splices:, others:, sets: pack.sets)
     end

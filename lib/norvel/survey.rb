@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module Norvel
-  # What is in a file, as opposed to what it looks like: look groups, near misses, formatting and spacing by hand, roles, outline.
+  # What is in a file, as opposed to what it looks like: look groups, near misses, formatting and spacing by hand,
+  # roles, outline.
   module Survey
     def self.of(document)
       Report.new(document)
@@ -42,7 +43,8 @@ module Norvel
       # Paragraphs, and runs, that set something themselves.
       def direct
         worded = document.paragraphs
-        {paragraphs: worded.count { |p| p.direct.keys.any? { |slot| looked?(slot) } }, runs: worded.sum { |p| p.runs.count { |r| r.direct.keys.any? { |slot| looked?(slot) } } }}
+        {paragraphs: worded.count { |p| p.direct.keys.any? { |slot| looked?(slot) } },
+         runs: worded.sum { |p| p.runs.count { |r| r.direct.keys.any? { |slot| looked?(slot) } } }}
       end
 
       # The JSON of `survey` (docs/command-line.md).
@@ -50,10 +52,18 @@ module Norvel
         places = document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
         indexes = ->(list) { list.map { |paragraph| places.fetch(paragraph.id) } }
         {
-          paragraphs: document.paragraphs.size, words: document.word_count, blank_paragraphs: by_hand[:blank_paragraphs].size, styles_used: styles_used.map { |name, count| {name:, count:} },
-          looks: looks.map { |group| look(group, indexes) }, near_misses: near_misses.misses.map { |miss| miss(miss, indexes) }, direct:,
-          spacing_by_hand: by_hand.slice(:blank_paragraphs, :leading_spaces, :leading_tabs, :double_spaces, :line_breaks, :typed_numbers, :page_break_runs).transform_values(&indexes),
-          roles: document.paragraphs.map { |paragraph| document.suggestions[paragraph.id].then { |s| {index: places[paragraph.id], role: s.role, confidence: s.confidence.round(2), because: s.because} } }
+          paragraphs: document.paragraphs.size, words: document.word_count,
+          blank_paragraphs: by_hand[:blank_paragraphs].size,
+          styles_used: styles_used.map { |name, count| {name:, count:} },
+          looks: looks.map { |group| look(group, indexes) },
+          near_misses: near_misses.misses.map { |miss| miss(miss, indexes) }, direct:,
+          spacing_by_hand: by_hand.slice(:blank_paragraphs, :leading_spaces, :leading_tabs, :double_spaces,
+            :line_breaks, :typed_numbers, :page_break_runs).transform_values(&indexes),
+          roles: document.paragraphs.map { |paragraph|
+            document.suggestions[paragraph.id].then do |s|
+              {index: places[paragraph.id], role: s.role, confidence: s.confidence.round(2), because: s.because}
+            end
+          }
         }
       end
 
@@ -64,7 +74,8 @@ module Norvel
       end
 
       def look(group, indexes)
-        {look: group.letter, count: group.size, role: group.role, style: document.style_name(group.paragraphs.first), effective: group.look.to_json_hash(:paragraph).merge(group.letters.to_json_hash(:run)),
+        {look: group.letter, count: group.size, role: group.role, style: document.style_name(group.paragraphs.first),
+         effective: group.look.to_json_hash(:paragraph).merge(group.letters.to_json_hash(:run)),
          example: group.example.text[0, 120], indexes: indexes[group.paragraphs]}
       end
 

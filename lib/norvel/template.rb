@@ -9,7 +9,9 @@ module Norvel
 
     # Names of the templates that ship, with their paths.
     def shipped
-      Dir[File.join(FOLDER, "*{#{Formats.extensions.join(",")}}")].sort.to_h { |path| [File.basename(path, ".*"), path] }
+      Dir[File.join(FOLDER, "*{#{Formats.extensions.join(",")}}")].sort.to_h do |path|
+        [File.basename(path, ".*"), path]
+      end
     end
 
     # A shipped template's name, or a path. Raises UnreadableFile.

@@ -59,7 +59,7 @@ RSpec.describe "drawings" do
     it "gives equal looks one class, and each class a rule" do
       helper = page_of(p(r("a", "<w:b/>"), '<w:jc w:val="center"/>') * 2 + p(r("b")))
       rules = helper.look_rules(helper.document.paragraphs).lines.map(&:strip)
-      expect(rules.size).to eq 5
+      expect(rules.size).to eq 6
       expect(rules.join).to include("text-align:center", "font-weight:700")
     end
 

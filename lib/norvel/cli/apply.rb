@@ -22,8 +22,11 @@ module Norvel
         match = edit.match(document)
         change = edit.apply(document)
         write(change.after, output)
-        @out.puts "#{match.pairs.size} styles matched, #{match.added.size} added; #{change.after.word_count} words, unchanged"
-        match.roles.each { |id, (style, role)| @out.puts "#{document.sheet[id].name} became #{style.name}, as its text reads as #{role.tr("_", " ")}" }
+        @out.puts "#{match.pairs.size} styles matched, #{match.added.size} added; " \
+          "#{change.after.word_count} words, unchanged"
+        match.roles.each do |id, (style, role)|
+          @out.puts "#{document.sheet[id].name} became #{style.name}, as its text reads as #{role.tr("_", " ")}"
+        end
         left = match.unmatched.reject { |style| match.roles.key?(style.id) }
         @out.puts "without a partner in the template: #{left.map(&:name).join(", ")}" if left.any?
         0

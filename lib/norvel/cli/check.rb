@@ -28,18 +28,23 @@ module Norvel
 
       def report(check)
         places = check.document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
-        {guide: guide.name, meets: check.meets?, counts: check.counts, findings: check.findings.map { |f| finding(f, places) }, unchecked: guide.unchecked}
+        {guide: guide.name, meets: check.meets?, counts: check.counts,
+         findings: check.findings.map { |f| finding(f, places) }, unchecked: guide.unchecked}
       end
 
       def finding(finding, places)
-        {rule: finding.rule, severity: finding.severity, index: places[finding.paragraph], page: nil, section: finding.section, message: finding.message,
+        {rule: finding.rule, severity: finding.severity, index: places[finding.paragraph], page: nil,
+         section: finding.section, message: finding.message,
          expected: finding.asked, found: finding.found, cite: finding.cite, mend: finding.mend&.name}
       end
 
       def text(checks)
         checks.each do |path, check|
           @out.puts "#{path}: #{check.counts.map { |severity, count| "#{count} #{severity}" }.join(", ")}"
-          check.groups.each { |group| @out.puts "  #{group.severity}\t#{group.rule}\t#{group.size} ×\t#{group.first.message}#{"\t#{group.first.mend.label}" if group.first.mend}" }
+          check.groups.each do |group|
+            said = [group.severity, group.rule, "#{group.size} ×", group.first.message, group.first.mend&.label]
+            @out.puts "  #{said.compact.join("\t")}"
+          end
           @out.puts "  not checked yet: #{guide.unchecked.join(", ")}" if guide.unchecked.any?
         end
       end

@@ -16,7 +16,8 @@ module Norvel
       def perform
         document = read(positional(1))
         number = @options[:paragraph]
-        raise Refused, "there is no paragraph #{number}: the document has #{document.paragraphs.size}" if number && !number.between?(1, document.paragraphs.size)
+        raise Refused, "there is no paragraph #{number}: the document has #{document.paragraphs.size}" if number &&
+          !number.between?(1, document.paragraphs.size)
         @options[:json] ? json(document) : text(document)
         0
       end
@@ -30,7 +31,10 @@ module Norvel
           next if @options[:paragraph] && index + 1 != @options[:paragraph]
           look = document.look(paragraph)
           letters = document.letter_look(paragraph)
-          @out.puts "#{index + 1}\t#{document.style_name(paragraph)}\t#{letters[:font]} #{Length.plain(letters[:size])} pt#{" bold" if letters[:bold]}#{" italic" if letters[:italic]}\t#{look[:align]}\t#{paragraph.text[0, 60].tr("\n\t", "  ")}"
+          face = "#{letters[:font]} #{Length.plain(letters[:size])} pt"
+          face += "#{" bold" if letters[:bold]}#{" italic" if letters[:italic]}"
+          text = paragraph.text[0, 60].tr("\n\t", "  ")
+          @out.puts [index + 1, document.style_name(paragraph), face, look[:align], text].join("\t")
         end
       end
     end

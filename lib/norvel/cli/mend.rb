@@ -27,7 +27,8 @@ module Norvel
       end
 
       def json(mending, before)
-        @out.puts JSON.generate(mended: mending.mended, left: mending.left, words_unchanged: mending.words_unchanged?, text_digest_before: "sha256:#{before.seal.words}",
+        @out.puts JSON.generate(mended: mending.mended, left: mending.left, words_unchanged: mending.words_unchanged?,
+          text_digest_before: "sha256:#{before.seal.words}",
           text_digest_after: "sha256:#{mending.document.seal.words}", whitespace_removed: mending.white_space_removed)
       end
 

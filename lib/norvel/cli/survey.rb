@@ -21,9 +21,16 @@ module Norvel
       def text(survey)
         @out.puts Norvel::Survey::Sentence.of(survey).delete("*")
         @out.puts "looks:"
-        survey.looks.each { |group| @out.puts "  #{group.letter}\t#{group.size}\t#{group.role}\t#{survey.document.style_name(group.paragraphs.first)}\t#{group.example.text[0, 60].tr("\n\t", "  ")}" }
+        survey.looks.each do |group|
+          style = survey.document.style_name(group.paragraphs.first)
+          text = group.example.text[0, 60].tr("\n\t", "  ")
+          @out.puts "  #{[group.letter, group.size, group.role, style, text].join("\t")}"
+        end
         @out.puts "near misses:" if survey.near_misses.misses.any?
-        survey.near_misses.misses.each { |miss| @out.puts "  #{miss.property.label.downcase} #{miss.property.spoken(miss.odd)} near #{miss.property.spoken(miss.usual)}\t#{miss.paragraphs.size}" }
+        survey.near_misses.misses.each do |miss|
+          odd, usual = miss.property.spoken(miss.odd), miss.property.spoken(miss.usual)
+          @out.puts "  #{miss.property.label.downcase} #{odd} near #{usual}\t#{miss.paragraphs.size}"
+        end
         @out.puts "by hand:"
         survey.by_hand.each { |job, list| @out.puts "  #{job.to_s.tr("_", " ")}\t#{list.size}" unless list.empty? }
       end

@@ -19,8 +19,8 @@ module Norvel
         object.is_a?(Bookmark) || object.is_a?(CommentMark)
       end
 
-      # The same anchors in a text that was changed: those before the change stay, those after it move along, those inside stand
-      # where it begins.
+      # The same anchors in a text that was changed: those before the change stay, those after it move along, those
+      # inside stand where it begins.
       def self.moved(anchors, was, now)
         return anchors if anchors.empty? || was == now
         head = was.each_char.zip(now.each_char).take_while { |one, other| one == other }.size

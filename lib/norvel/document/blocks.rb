@@ -2,8 +2,8 @@
 
 module Norvel
   class Document
-    # The paragraphs of a story as the structure they stand in: paragraphs and tables in order, each cell with its own blocks.
-    # Paragraphs name their container (a cell or box); tables and boxes name the one they stand in themselves.
+    # The paragraphs of a story as the structure they stand in: paragraphs and tables in order, each cell with its own
+    # blocks. Paragraphs name their container (a cell or box); tables and boxes name the one they stand in themselves.
     class Blocks
       # The blocks of a story itself.
       def self.of(paragraphs, tables)
@@ -39,7 +39,10 @@ module Norvel
       end
 
       def filled(table)
-        table.with(rows: table.rows.map { |row| row.with(cells: row.cells.map { |cell| cell.with(blocks: self.in(cell.id)) }.freeze) }.freeze)
+        table.with(rows: table.rows.map { |row|
+          row.with(cells: row.cells
+            .map { |cell| cell.with(blocks: self.in(cell.id)) }.freeze)
+        }.freeze)
       end
     end
   end

@@ -8,8 +8,10 @@ module Norvel
     #   width           {rule:, value:} as of a table; margins: {top:, left:, bottom:, right:} of those it sets
     #   borders         {top: {style:, width:, color:}, …}; shading: a colour or nil
     #   vertical_align  "top", "center" or "bottom"
-    Cell = Value.define(:id, :columns, :rows, :continued, :width, :margins, :borders, :shading, :vertical_align, :blocks,
-      columns: 1, rows: 1, continued: false, width: {rule: "auto", value: nil}.freeze, margins: {}.freeze, borders: {}.freeze,
+    Cell = Value.define(:id, :columns, :rows, :continued, :width, :margins, :borders, :shading, :vertical_align,
+      :blocks,
+      columns: 1, rows: 1, continued: false, width: {rule: "auto", value: nil}.freeze, margins: {}.freeze,
+      borders: {}.freeze,
       vertical_align: "top", blocks: [].freeze)
   end
 end

@@ -2,8 +2,9 @@
 
 module Norvel
   class Document
-    # What a cell says of the looks of the paragraphs in it: the style of its table and the conditional formats that reach the
-    # cell, in order of application. Shared by all paragraphs that stand alike; where in which table is Cell's to say.
+    # What a cell says of the looks of the paragraphs in it: the style of its table and the conditional formats that
+    # reach the cell, in order of application. Shared by all paragraphs that stand alike; where in which table is Cell's
+    # to say.
     CellLook = Struct.new(:style_id, :conditions) do
       def initialize(*)
         super

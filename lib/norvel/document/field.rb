@@ -9,8 +9,10 @@ module Norvel
     #   cached       the text that was computed last; nil when the field is nowhere closed
     Field = Value.define(:id, :does, :instruction, :cached) do
       self::KINDS = {
-        "PAGE" => "page", "NUMPAGES" => "pages", "SECTIONPAGES" => "pages_of_section", "SECTION" => "section", "TOC" => "contents",
-        "REF" => "reference", "PAGEREF" => "page_reference", "NOTEREF" => "reference", "SEQ" => "sequence", "STYLEREF" => "style_text",
+        "PAGE" => "page", "NUMPAGES" => "pages", "SECTIONPAGES" => "pages_of_section", "SECTION" => "section",
+        "TOC" => "contents",
+        "REF" => "reference", "PAGEREF" => "page_reference", "NOTEREF" => "reference", "SEQ" => "sequence",
+        "STYLEREF" => "style_text",
         "HYPERLINK" => "link", "TITLE" => "title", "AUTHOR" => "author"
       }.merge(%w[DATE TIME CREATEDATE SAVEDATE PRINTDATE].to_h { |word| [word, "date"] }).freeze
 

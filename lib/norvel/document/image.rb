@@ -9,7 +9,8 @@ module Norvel
     #   path           of its bytes in the package, nil when it is no image or lies outside
     #   width, height  in points, nil where the file does not say
     #   floating       does it stand at an anchor instead of in the line?
-    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, decorative: false, floating: false) do
+    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, decorative: false,
+      floating: false) do
       def kind
         :image
       end

@@ -2,8 +2,8 @@
 
 module Norvel
   class Document
-    # What a document holds besides text, for its seal: each thing by a key that an edit has no business to change. What stands
-    # in the line counts in order, places with names (bookmarks, the words of comments) wherever they stand.
+    # What a document holds besides text, for its seal: each thing by a key that an edit has no business to change. What
+    # stands in the line counts in order, places with names (bookmarks, the words of comments) wherever they stand.
     class Inventory
       def self.of(document)
         new(document)

@@ -11,8 +11,10 @@ module Norvel
     #   suffix          "tab", "space" or "nothing" between marker and text
     #   align           where the marker stands at its place: "left", "right" or "center"
     #   paragraph, run  what it sets on its paragraphs, and on the letters of the marker alone
-    ListLevel = Value.define(:start, :format, :text, :style_id, :legal, :restart_after, :suffix, :align, :paragraph, :run,
-      start: 1, format: "decimal", legal: false, suffix: "tab", align: "left", paragraph: Styles::PropertySet::EMPTY, run: Styles::PropertySet::EMPTY) do
+    ListLevel = Value.define(:start, :format, :text, :style_id, :legal, :restart_after, :suffix, :align, :paragraph,
+      :run,
+      start: 1, format: "decimal", legal: false, suffix: "tab", align: "left", paragraph: Styles::PropertySet::EMPTY,
+      run: Styles::PropertySet::EMPTY) do
       # Signs of symbol fonts, at U+F0xx, as the signs they are drawn as.
       self::SYMBOLS = ["\uF0B7\uF0A7\uF0D8\uF0FC\uF02D", "•▪➢✓-"].freeze
 

@@ -2,16 +2,17 @@
 
 module Norvel
   class Document
-    # What a paragraph is set with, whatever its words are: its style, what it and its mark set directly, where it stands in a
-    # table, and every way its letters are set, in order. Equal for all paragraphs that are set alike, so that what follows from
-    # it is worked out once for them.
+    # What a paragraph is set with, whatever its words are: its style, what it and its mark set directly, where it
+    # stands in a table, and every way its letters are set, in order. Equal for all paragraphs that are set alike, so
+    # that what follows from it is worked out once for them.
     class Makeup
       attr_reader :letters, :hash
 
       # letters: Run, the first of each way
       def initialize(paragraph, letters)
         @letters = letters.freeze
-        @parts = [paragraph.style_id, paragraph.direct, paragraph.mark, paragraph.table, *letters.flat_map { |run| Makeup.way(run) }].freeze
+        @parts = [paragraph.style_id, paragraph.direct, paragraph.mark, paragraph.table,
+          *letters.flat_map { |run| Makeup.way(run) }].freeze
         @hash = @parts.hash
         freeze
       end

@@ -2,8 +2,9 @@
 
 module Norvel
   class Document
-    # The lists of a document (ISO/IEC 29500-1 17.9): what each level of a list looks like, and the marker that each paragraph
-    # of one shows. Lists of one definition share its levels and its count. A value: changed by define and with.
+    # The lists of a document (ISO/IEC 29500-1 17.9): what each level of a list looks like, and the marker that each
+    # paragraph of one shows. Lists of one definition share its levels and its count. A value: changed by define and
+    # with.
     class Numbering
       # Levels, by number from 0; style_id: the list style that stands for it, or nil. Ids are the file's.
       Definition = Struct.new(:levels, :style_id) do
@@ -12,11 +13,13 @@ module Norvel
         end
 
         def without_style(id)
-          with(levels: levels.transform_values { |level| (level.style_id == id) ? level.with(style_id: nil) : level }, style_id: (style_id == id) ? nil : style_id)
+          with(levels: levels.transform_values { |level| (level.style_id == id) ? level.with(style_id: nil) : level },
+            style_id: (style_id == id) ? nil : style_id)
         end
       end
 
-      # The definition it counts with, where it starts anew ({level => number}), and levels that it has otherwise ({level => Level}).
+      # The definition it counts with, where it starts anew ({level => number}), and levels that it has otherwise
+      # ({level => Level}).
       List = Struct.new(:definition_id, :starts, :overrides) do
         def initialize(definition_id, starts = {}, overrides = {})
           super
@@ -43,7 +46,9 @@ module Norvel
 
       # The same where no list and no level stands for this style any more.
       def without_style(id)
-        changed = @definitions.select { |_, found| found.style_id == id || found.levels.any? { |_, level| level.style_id == id } }
+        changed = @definitions.select do |_, found|
+          found.style_id == id || found.levels.any? { |_, level| level.style_id == id }
+        end
         return self if changed.empty?
         Numbering.new(@definitions.merge(changed.transform_values { |found| found.without_style(id) }), @lists)
       end
@@ -78,7 +83,9 @@ module Norvel
 
       # The level that names one of the styles (nearest first), or nil.
       def level_of_style(id, style_ids)
-        style_ids.each { |style_id| (found = levels(id).find { |_, level| level.style_id == style_id }) && (return found.first) }
+        style_ids.each do |style_id|
+          (found = levels(id).find { |_, level| level.style_id == style_id }) && (return found.first)
+        end
         nil
       end
 

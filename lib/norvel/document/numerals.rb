@@ -4,11 +4,13 @@ module Norvel
   class Document
     # How a number is written: ISO/IEC 29500-1 17.18.59 ST_NumberFormat (letters repeat after z: aa, bb).
     module Numerals
-      ROMAN = {1000 => "m", 900 => "cm", 500 => "d", 400 => "cd", 100 => "c", 90 => "xc", 50 => "l", 40 => "xl", 10 => "x", 9 => "ix", 5 => "v", 4 => "iv", 1 => "i"}.freeze
+      ROMAN = {1000 => "m", 900 => "cm", 500 => "d", 400 => "cd", 100 => "c", 90 => "xc", 50 => "l", 40 => "xl",
+               10 => "x", 9 => "ix", 5 => "v", 4 => "iv", 1 => "i"}.freeze
 
       module_function
 
-      # +format+: decimal, lower_roman, upper_roman, lower_letter, upper_letter. What has no form in it falls back to digits.
+      # +format+: decimal, lower_roman, upper_roman, lower_letter, upper_letter. What has no form in it falls back to
+      # digits.
       #   Numerals.write(4, "lower_roman") # => "iv"
       def write(number, format)
         case format

@@ -2,12 +2,16 @@
 
 module Norvel
   class Document
-    # A named page set-up: the sheet, its margins, the place of running head and foot, columns; lengths in points. A section is in
-    # it when its set-up is the same, so that nothing can point at a style that it does not have. Other programs that write a
-    # section know no such name: there the section says its set-up itself.
-    PageStyle = Value.define(:name, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header, :footer, :columns) do
+    # A named page set-up: the sheet, its margins, the place of running head and foot, columns; lengths in points. A
+    # section is in it when its set-up is the same, so that nothing can point at a style that it does not have. Other
+    # programs that write a section know no such name: there the section says its set-up itself.
+    PageStyle = Value.define(:name, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header,
+      :footer, :columns) do
       self::VALUES = (members - [:name]).freeze
-      self::LABELS = {width: "Sheet width", height: "Sheet height", margin_top: "Margin above", margin_bottom: "Margin below", margin_left: "Margin at the left", margin_right: "Margin at the right", header: "Running head at", footer: "Running foot at", columns: "Columns"}.freeze
+      self::LABELS = {width: "Sheet width", height: "Sheet height", margin_top: "Margin above",
+                      margin_bottom: "Margin below", margin_left: "Margin at the left",
+                      margin_right: "Margin at the right",
+                      header: "Running head at", footer: "Running foot at", columns: "Columns"}.freeze
 
       # The set-up of a section under a name.
       def self.of(section, name)
@@ -20,7 +24,9 @@ module Norvel
 
       # Is the section set up so? Within a twip, as lengths go through files.
       def worn_by?(section)
-        values.all? { |name, value| (name == :columns) ? section.columns == value : Length.equal?(section[name], value) }
+        values.all? do |name, value|
+          (name == :columns) ? section.columns == value : Length.equal?(section[name], value)
+        end
       end
     end
   end

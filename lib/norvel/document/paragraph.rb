@@ -8,10 +8,12 @@ module Norvel
       # part      :body, :table or :textbox
       # section   number of its section, from 1
       # style_id  as the file has it, may be nil or name a missing style
-      # direct    PropertySet of the paragraph; mark: that of the paragraph mark (its end sign, the height of a blank one)
+      # direct    PropertySet of the paragraph; mark: that of the paragraph mark (its end sign, the height of a blank
+      # one)
       # table     CellLook or nil
       # source    ordinal among the file's paragraphs, nil for a new one
-      # holds     what an edit must not lose with it, and why it can't be removed: :section_break, :last_in_cell, :content, :frame,
+      # holds     what an edit must not lose with it, and why it can't be removed: :section_break, :last_in_cell,
+      # :content, :frame,
       #           or nil
       # container id of the cell or box it stands in, nil in the story itself
       # anchors   Anchor, by their places: what stands between its letters
@@ -20,8 +22,8 @@ module Norvel
 
       NO_ANCHORS = [].freeze
 
-      def initialize(id, part, section, style_id, direct, mark, runs, table = nil, source = nil, holds = nil, container = nil,
-        anchors = NO_ANCHORS)
+      def initialize(id, part, section, style_id, direct, mark, runs, table = nil, source = nil, holds = nil,
+        container = nil, anchors = NO_ANCHORS)
         @id = id
         @part = part
         @section = section
@@ -91,7 +93,9 @@ module Norvel
 
       # Letters in each way that they are set: {[style, direct, symbols?] => [the first run so, its letters]}, in order.
       def ways
-        @ways ||= letters.each_with_object({}) { |run, found| (found[Makeup.way(run)] ||= [run, 0])[1] += run.words.size }
+        @ways ||= letters.each_with_object({}) do |run, found|
+          (found[Makeup.way(run)] ||= [run, 0])[1] += run.words.size
+        end
       end
 
       def makeup
@@ -138,7 +142,8 @@ module Norvel
       end
 
       def eql?(other)
-        equal?(other) || (other.is_a?(Paragraph) && FIELDS.all? { |field| public_send(field) == other.public_send(field) })
+        return true if equal?(other)
+        other.is_a?(Paragraph) && FIELDS.all? { |field| public_send(field) == other.public_send(field) }
       end
       alias_method :==, :eql?
     end

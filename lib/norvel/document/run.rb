@@ -2,9 +2,10 @@
 
 module Norvel
   class Document
-    # A stretch of text with one formatting. In +text+ a tab is TAB, a line break LF, a page break FF, a column break VT; what has
-    # no text of its own is one character: U+FFFC an image or other object, U+FFFA the mark of a note, U+FFF9 a sign that is
-    # not seen (of a field, a comment). What each of these stands for is in +objects+, one for each, in order.
+    # A stretch of text with one formatting. In +text+ a tab is TAB, a line break LF, a page break FF, a column break
+    # VT; what has no text of its own is one character: U+FFFC an image or other object, U+FFFA the mark of a note,
+    # U+FFF9 a sign that is not seen (of a field, a comment). What each of these stands for is in +objects+, one for
+    # each, in order.
     #   within  what the words stand in, from the outside in: Link, Field, FieldResult
     #   source  ordinal in the paragraph it was read from, nil for a new one
     Run = Struct.new(:text, :style_id, :direct, :source, :carried, :spans) do
@@ -17,7 +18,8 @@ module Norvel
       self::NOTHING = [].freeze
       self::PIECE = /[\t\n\f\v\u00A0\u00AD\u2011\uFFFC\uFFFA\uFFF9]|[^\t\n\f\v\u00A0\u00AD\u2011\uFFFC\uFFFA\uFFF9]+/
 
-      def with(text: self.text, style_id: self.style_id, direct: self.direct, source: self.source, carried: self.carried)
+      def with(text: self.text, style_id: self.style_id, direct: self.direct, source: self.source,
+        carried: self.carried)
         self.class.new(text, style_id, direct, source, carried, spans)
       end
 

@@ -2,22 +2,28 @@
 
 module Norvel
   class Document
-    # A stretch of the document with one page set-up (ISO/IEC 29500-1 17.6). Lengths in points; margins are to the text, the
-    # gutter included. +starts+ and the number format are the words of the command line. A value.
+    # A stretch of the document with one page set-up (ISO/IEC 29500-1 17.6). Lengths in points; margins are to the text,
+    # the gutter included. +starts+ and the number format are the words of the command line. A value.
     #   header, footer    how far running head and foot stand from the edges
-    #   columns           how many; column_gap: between them; column_widths: [[width, gap], …] where they differ, else nil;
-    #                     column_rule: is there a line between them?
+    #   columns           how many; column_gap: between them; column_widths: [[width, gap], …] where they differ, else
+    #                     nil; column_rule: is there a line between them?
     #   title_page        has its first page a head and foot of its own?
-    #   heads             ids of its own heads and feet, {header: {default: id}, footer: {…}}; those it lacks are as before
-    #   notes             how notes are numbered, {footnote: {format:, start:, restart:, place:}, endnote: {…}} of what it says
+    #   heads             ids of its own heads and feet, {header: {default: id}, footer: {…}}; those it lacks are as
+    #                     before
+    #   notes             how notes are numbered, {footnote: {format:, start:, restart:, place:}, endnote: {…}} of what
+    #                     it says
     #   vertical_align    "top", "center", "justify" or "bottom" of the sheet
     #   line_grid         {type:, pitch:, characters:} that lines stand on, or nil
-    #   page_borders      {top: {style:, width:, color:, space:}, …}; line_numbers: {every:, start:, distance:, restart:} or nil
+    #   page_borders      {top: {style:, width:, color:, space:}, …}; line_numbers: {every:, start:, distance:,
+    #                     restart:} or nil
     #   source            ordinal in the file
-    Section = Value.define(:starts, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header, :footer,
-      :gutter, :mirrored, :number_format, :number_start, :columns, :title_page, :source, :column_gap, :column_widths, :column_rule,
+    Section = Value.define(:starts, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header,
+      :footer,
+      :gutter, :mirrored, :number_format, :number_start, :columns, :title_page, :source, :column_gap, :column_widths,
+      :column_rule,
       :heads, :notes, :vertical_align, :line_grid, :page_borders, :line_numbers,
-      column_gap: 36.0, column_rule: false, heads: {}.freeze, notes: {}.freeze, vertical_align: "top", page_borders: {}.freeze) do
+      column_gap: 36.0, column_rule: false, heads: {}.freeze, notes: {}.freeze, vertical_align: "top",
+      page_borders: {}.freeze) do
       # The id of its own head or foot, nil where it is as in the section before.
       def head(kind, which)
         heads.dig(kind.to_sym, which.to_sym)

@@ -9,7 +9,8 @@ module Norvel
     #   which       of heads and feet: "default", "first" or "even"
     #   paragraphs  in reading order; tables: as of a document
     #   author      of a comment
-    Story = Value.define(:kind, :id, :section, :which, :paragraphs, :tables, :author, paragraphs: [].freeze, tables: [].freeze) do
+    Story = Value.define(:kind, :id, :section, :which, :paragraphs, :tables, :author, paragraphs: [].freeze,
+      tables: [].freeze) do
       # Paragraphs and tables, in order.
       def blocks
         Blocks.of(paragraphs, tables)

@@ -12,7 +12,8 @@ module Norvel
     #   caption, summary  its title and description for those who can't see it
     #   rows              Row, in order
     Table = Value.define(:id, :parent, :style_id, :align, :indent, :width, :layout, :grid, :caption, :summary, :rows,
-      align: "left", indent: 0.0, width: {rule: "auto", value: nil}.freeze, layout: "auto", grid: [].freeze, rows: [].freeze) do
+      align: "left", indent: 0.0, width: {rule: "auto", value: nil}.freeze, layout: "auto", grid: [].freeze,
+      rows: [].freeze) do
       def cells
         rows.flat_map(&:cells)
       end

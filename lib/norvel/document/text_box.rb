@@ -2,8 +2,8 @@
 
 module Norvel
   class Document
-    # A box with text of its own, anchored in a line (ISO/IEC 29500-1 20.4.2.37 txbxContent). Its paragraphs stand in the reading
-    # order after the one that holds it. A value.
+    # A box with text of its own, anchored in a line (ISO/IEC 29500-1 20.4.2.37 txbxContent). Its paragraphs stand in
+    # the reading order after the one that holds it. A value.
     #   id      that its paragraphs name as their container
     #   parent  id of the cell or box that the anchor stands in, or nil
     TextBox = Value.define(:id, :parent, :width, :height, :floating, floating: true) do

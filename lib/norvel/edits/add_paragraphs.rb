@@ -18,10 +18,13 @@ module Norvel
       end
 
       def change(document)
-        raise Refused, "There is nothing to add." if @pieces.empty? || @pieces.all? { |piece| piece.runs.all? { |text, _| text.strip.empty? } }
+        raise Refused, "There is nothing to add." if @pieces.empty? || @pieces.all? { |piece|
+          piece.runs.all? { |text, _| text.strip.empty? }
+        }
         position = document.position(@after)
         before = document.paragraphs[position]
-        raise Refused, "Nothing can be added here: the cell or box ends with this paragraph." if before.holds == :last_in_cell
+        raise Refused, "Nothing can be added here: the cell or box ends with this paragraph." if before
+          .holds == :last_in_cell
         id = document.next_id
         added = @pieces.each_with_index.map { |piece, index| made(piece, document, before, id + index) }
         document.with(paragraphs: document.paragraphs.dup.insert(position + 1, *added).freeze)
@@ -39,9 +42,12 @@ module Norvel
 
       def made(piece, document, before, id)
         style = piece.style || next_style(document, before)
-        runs = piece.runs.map { |text, values| Document::Run.new(Characters.typed(text.tr("\r", "")), nil, set(values)) }
+        runs = piece.runs.map do |text, values|
+          Document::Run.new(Characters.typed(text.tr("\r", "")), nil, set(values))
+        end
         section = (before.holds == :section_break) ? before.section + 1 : before.section
-        Document::Paragraph.new(id, before.part, section, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, runs.freeze,
+        Document::Paragraph.new(id, before.part, section, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY,
+          runs.freeze,
           before.table, nil, nil, before.container)
       end
 

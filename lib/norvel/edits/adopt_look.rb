@@ -23,14 +23,16 @@ module Norvel
 
       def title(document)
         paragraph = document.paragraph(@id)
-        "Let #{@style ? name_of(document, @style) : document.style_name(paragraph)} adopt the look of paragraph #{document.position(@id) + 1}"
+        name = @style ? name_of(document, @style) : document.style_name(paragraph)
+        "Let #{name} adopt the look of paragraph #{document.position(@id) + 1}"
       end
 
       private
 
       def wanted(document, paragraph, style)
         {paragraph: document.look(paragraph), run: document.letter_look(paragraph)}.flat_map do |place, look|
-          look.differences(document.cascade.of_style(style, place), place).reject { |p| p.name == :outline_level }.map { |property| [property.name, look[property.name]] }
+          look.differences(document.cascade.of_style(style, place), place).reject { |p| p.name == :outline_level }
+            .map { |property| [property.name, look[property.name]] }
         end.to_h
       end
     end

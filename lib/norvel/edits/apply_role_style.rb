@@ -13,12 +13,16 @@ module Norvel
       end
 
       def change(document)
-        document = DefineStyle.new(@name, values: @values).change(document) unless document.sheet.named(@name, "paragraph")
+        document = DefineStyle.new(@name, values: @values).change(document) unless document.sheet
+          .named(@name, "paragraph")
         AssignStyle.new(@ids, document.sheet.named(@name, "paragraph").id).change(document)
       end
 
       def title(document)
-        "#{"Make #{@name}, " unless document.sheet.named(@name, "paragraph")}put #{count(@ids.size)} in #{@name}".then { |text| text[0].upcase + text[1..] }
+        "#{"Make #{@name}, " unless document.sheet.named(@name, "paragraph")}put #{count(@ids.size)} in #{@name}"
+          .then { |text|
+          text[0].upcase + text[1..]
+        }
       end
     end
   end

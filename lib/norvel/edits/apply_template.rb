@@ -2,18 +2,19 @@
 
 module Norvel
   module Edits
-    # Dresses a document in the styles of a template, and in its page set-up and numbering when asked. Styles are matched by name;
-    # a style in use that has no namesake gives its text to the template's style of the role that its text plays. A matched style
-    # takes over the template's definition, the others of the template are added. What the template says in its document defaults
-    # is said by its root styles here, since defaults of the document reach all text.
+    # Dresses a document in the styles of a template, and in its page set-up and numbering when asked. Styles are
+    # matched by name; a style in use that has no namesake gives its text to the template's style of the role that its
+    # text plays. A matched style takes over the template's definition, the others of the template are added. What the
+    # template says in its document defaults is said by its root styles here, since defaults of the document reach all
+    # text.
     class ApplyTemplate < StyleEdit
-      # What a template does to a document's styles: pairs of [style, template's style], added styles, and styles in use without a
-      # namesake; roles: {style id => [template's style, role]} for those of them that a role matches.
+      # What a template does to a document's styles: pairs of [style, template's style], added styles, and styles in use
+      # without a namesake; roles: {style id => [template's style, role]} for those of them that a role matches.
       Match = Struct.new(:pairs, :added, :unmatched, :roles)
 
-      # template: a Document; page: take its page set-up too; numbering: and the lists of its styles; chosen: {style id => template's
-      # style name, nil to stay} for styles without namesake, instead of what their role says; only: names of the template's styles
-      # to take, nil for all
+      # template: a Document; page: take its page set-up too; numbering: and the lists of its styles; chosen: {style id
+      # => template's style name, nil to stay} for styles without namesake, instead of what their role says; only: names
+      # of the template's styles to take, nil for all
       def initialize(template, page: false, numbering: false, chosen: {}, only: nil, name: nil)
         @template = template
         @page = page
@@ -31,12 +32,16 @@ module Norvel
       end
 
       def title(_document)
-        @only ? "Take #{count(@only.size, "style")} from the template #{@name}" : "Dress in the template #{@name}#{" with its page set-up" if @page}"
+        return "Take #{count(@only.size, "style")} from the template #{@name}" if @only
+        "Dress in the template #{@name}#{" with its page set-up" if @page}"
       end
 
       def match(document)
         pairs = theirs.filter_map { |style| (own = partner(document, style)) && [own, style] }
-        unmatched = document.sheet.styles.values.select { |style| style.paragraph? && !document.uses[style.id].zero? } - pairs.map(&:first)
+        unmatched = document.sheet.styles.values.select { |style|
+          style.paragraph? && !document.uses[style.id]
+            .zero?
+        } - pairs.map(&:first)
         Match.new(pairs, theirs - pairs.map(&:last), unmatched, @only ? {} : by_role(document, unmatched))
       end
 
@@ -45,19 +50,25 @@ module Norvel
       # The template's styles that come along.
       def theirs
         kinds = @numbering ? %w[paragraph character numbering] : %w[paragraph character]
-        @template.sheet.styles.values.select { |style| kinds.include?(style.type) && (@only.nil? || @only.include?(style.name)) && (style.paragraph? || !style.default) }
+        @template.sheet.styles.values.select do |style|
+          kinds.include?(style.type) && (@only.nil? || @only.include?(style.name)) &&
+            (style.paragraph? || !style.default)
+        end
       end
 
       def partner(document, style)
         document.sheet.named(style.name, style.type) || ((style.default && document.sheet.default(style.type)) || nil)
       end
 
-      # The role that most paragraphs of a style play, and the template's style of that role: one made for it before the default.
+      # The role that most paragraphs of a style play, and the template's style of that role: one made for it before the
+      # default.
       def by_role(document, styles)
-        offered = @template.sheet.styles.values.select(&:paragraph?).sort_by { |style| style.default ? 1 : 0 }.group_by { |style| Survey::StyleRoles.of_style(@template.sheet, style) }
+        offered = @template.sheet.styles.values.select(&:paragraph?).sort_by { |style| style.default ? 1 : 0 }
+          .group_by { |style| Survey::StyleRoles.of_style(@template.sheet, style) }
         played = document.paragraphs.reject(&:blank?).group_by { |paragraph| document.style_of(paragraph)&.id }
         styles.filter_map do |style|
-          role = (played[style.id] || []).map { |paragraph| document.suggestions.role(paragraph.id) }.tally.max_by(&:last)&.first
+          role = (played[style.id] || []).map { |paragraph| document.suggestions.role(paragraph.id) }.tally
+            .max_by(&:last)&.first
           found = role && offered[role]&.first
           [style.id, [found, role]] if found
         end.to_h
@@ -69,7 +80,10 @@ module Norvel
         by_role.merge(@chosen).inject(document) do |now, (id, name)|
           style = name && @template.sheet.named(name, "paragraph") or next now
           target = now.sheet.named(style.name, "paragraph")
-          now = now.with(sheet: now.sheet.put(Styles::Style.new(id: now.sheet.free_id(style.name), name: style.name))) unless target
+          unless target
+            now = now.with(sheet: now.sheet.put(Styles::Style.new(id: now.sheet.free_id(style.name), name: style
+              .name)))
+          end
           repoint(now, id, now.sheet.named(style.name, "paragraph").id)
         end
       end
@@ -84,14 +98,20 @@ module Norvel
         end
         @taken = found.pairs.inject(@taken) { |now, (own, _)| now.without_style(own.id) } if @numbering
         found.pairs.each { |own, style| taken[own.id] = own.with(**definition(document, style, ids, own)) }
-        found.added.each { |style| taken[ids[style.id]] = style.with(id: ids[style.id], default: false, source: nil, **definition(document, style, ids, nil)) }
+        found.added.each do |style|
+          taken[ids[style.id]] = style.with(id: ids[style.id], default: false, source: nil,
+            **definition(document, style, ids, nil))
+        end
         taken
       end
 
       def definition(document, style, ids, own)
         root = @template.sheet.chain(style).size == 1
-        values = %i[paragraph run].to_h { |place| [place, (root && style.paragraph?) ? with_defaults(document, style, place) : style.set(place)] }
-        {based_on: ids[style.based_on] || known(document, style.based_on), next_id: ids[style.next_id] || known(document, style.next_id), link: ids[style.link] || own&.link, paragraph: listed(values[:paragraph], ids, own), run: values[:run]}
+        paragraph, run = %i[paragraph run].map do |place|
+          (root && style.paragraph?) ? with_defaults(document, style, place) : style.set(place)
+        end
+        based_on, next_id = [style.based_on, style.next_id].map { |id| ids[id] || known(document, id) }
+        {based_on:, next_id:, link: ids[style.link] || own&.link, paragraph: listed(paragraph, ids, own), run:}
       end
 
       # A style that was not taken along is meant by its name here.
@@ -108,8 +128,10 @@ module Norvel
       end
 
       def taken_list(list, ids)
-        definition_id = @definitions[list.definition_id] ||= taken_definition(@template.numbering.definitions[list.definition_id], ids)
-        @taken, id = @taken.with(Document::Numbering::List.new(definition_id, list.starts, list.overrides.transform_values { |level| level.with(style_id: ids[level.style_id]) }))
+        definition = @template.numbering.definitions[list.definition_id]
+        definition_id = @definitions[list.definition_id] ||= taken_definition(definition, ids)
+        overrides = list.overrides.transform_values { |level| level.with(style_id: ids[level.style_id]) }
+        @taken, id = @taken.with(Document::Numbering::List.new(definition_id, list.starts, overrides))
         id
       end
 
@@ -122,14 +144,15 @@ module Norvel
       # The template's defaults under a root style, and what the document's defaults would add to it taken back.
       def with_defaults(document, style, place)
         theirs, ours = @template.sheet.defaults(place), document.sheet.defaults(place)
-        plain = ours.keys.reject { |slot| theirs.key?(slot) }.filter_map { |slot| (default = Styles::Properties[slot].default).nil? ? nil : [slot, default] }.to_h
+        plain = (ours.keys - theirs.keys).to_h { |slot| [slot, Styles::Properties[slot].default] }.compact
         Styles::PropertySet.of(plain).merge(theirs).merge(style.set(place)).without(:language)
       end
 
       def with_page(document)
         page = Document::PageStyle.of(@template.sections.first, nil).values.except(:columns)
         added = @template.page_styles.reject { |style| document.page_styles.any? { |own| own.name == style.name } }
-        document.with(sections: document.sections.map { |section| section.landscape? ? section : section.with(**page) }.freeze, page_styles: (document.page_styles + added).freeze)
+        sections = document.sections.map { |section| section.landscape? ? section : section.with(**page) }
+        document.with(sections: sections.freeze, page_styles: (document.page_styles + added).freeze)
       end
     end
   end

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Puts paragraphs in a style. Direct formatting stays unless +clear+ says otherwise; a blank paragraph's mark goes with it,
-    # or the line would keep its old height.
+    # Puts paragraphs in a style. Direct formatting stays unless +clear+ says otherwise; a blank paragraph's mark goes
+    # with it, or the line would keep its old height.
     class AssignStyle < Edit
       # ids: paragraphs; style: the id of a paragraph style; clear: :nothing, :all or :emphasis_kept
       def initialize(ids, style, clear: :nothing)
@@ -15,7 +15,8 @@ module Norvel
       def change(document)
         style = document.sheet[@style]
         raise Refused, "There is no paragraph style “#{@style}” in this document." unless style&.paragraph?
-        document = document.replace(chosen(document, @ids).map { |paragraph| paragraph.with(style_id: style.id, mark: paragraph.mark.slice(*kept_on_mark)) })
+        document = document.replace(chosen(document, @ids)
+          .map { |paragraph| paragraph.with(style_id: style.id, mark: paragraph.mark.slice(*kept_on_mark)) })
         return document if @clear == :nothing
         ClearDirect.new(@ids, keep_emphasis: @clear == :emphasis_kept).change(document)
       end

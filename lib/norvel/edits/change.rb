@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # What an edit did, with all that takes it back. It is the difference of two documents, so every edit has its way back.
+    # What an edit did, with all that takes it back. It is the difference of two documents, so every edit has its way
+    # back.
     #   title        for the ledger
     #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after, from the end
     #   others       {sheet: [before, after], sections: …, info: …}

@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # Changes the case of paragraphs: as a property (capitals or small capitals are shown, the words stay) or as typed text.
+    # Changes the case of paragraphs: as a property (capitals or small capitals are shown, the words stay) or as typed
+    # text.
     class ChangeCase < Edit
       SMALL = %w[a an and as at but by for from in into nor of on or per so the to up via with yet].freeze
       TYPED = {
@@ -11,7 +12,9 @@ module Norvel
         # prepositions of any length small, as Chicago 17 8.159
         "title" => ->(text) {
           first = true
-          text.downcase.gsub(/[[:alpha:]’']+/) { |word| (first || !SMALL.include?(word)) ? word.sub(/[[:alpha:]]/) { |l| l.upcase }.tap { first = false } : word }
+          text.downcase.gsub(/[[:alpha:]’']+/) do |word|
+            (first || !SMALL.include?(word)) ? word.sub(/[[:alpha:]]/) { |l| l.upcase }.tap { first = false } : word
+          end
         }
       }.freeze
       SHOWN = {"capitals" => :caps, "small capitals" => :small_caps}.freeze
@@ -25,7 +28,10 @@ module Norvel
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).map { |paragraph| SHOWN.key?(@kind) ? shown(paragraph) : typed(paragraph) })
+        document.replace(chosen(document, @ids).map { |paragraph|
+          SHOWN
+                  .key?(@kind) ? shown(paragraph) : typed(paragraph)
+        })
       end
 
       def title(_document)
@@ -39,15 +45,22 @@ module Norvel
       private
 
       def shown(paragraph)
-        paragraph.with(runs: paragraph.runs.map { |run| run.with(direct: run.direct.merge(SHOWN[@kind] => true)) }.freeze)
+        paragraph.with(runs: paragraph.runs.map { |run| run.with(direct: run.direct.merge(SHOWN[@kind] => true)) }
+          .freeze)
       end
 
       # Over the whole paragraph at once, since a word may be in several runs. Letters that grow (ß) keep their run.
       def typed(paragraph)
         text = TYPED.fetch(@kind).call(paragraph.raw_text)
-        return Retype.new(paragraph.id, text).send(:typed, paragraph, text).then { |runs| paragraph.with(runs:) } if text.size != paragraph.raw_text.size
+        if text.size != paragraph.raw_text.size
+          return Retype.new(paragraph.id, text).send(:typed, paragraph, text)
+              .then { |runs| paragraph.with(runs:) }
+        end
         from = 0
-        paragraph.with(runs: paragraph.runs.map { |run| run.with(text: text[from, run.text.size]).tap { from += run.text.size } }.freeze)
+        paragraph.with(runs: paragraph.runs.map { |run|
+          run.with(text: text[from, run.text.size])
+            .tap { from += run.text.size }
+        }.freeze)
       end
     end
   end

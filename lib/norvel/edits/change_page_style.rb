@@ -16,8 +16,10 @@ module Norvel
         style = page_style(document, @name)
         values = @values.key?(:name) ? @values.merge(name: renamed(document, style)) : @values
         changed = style.with(**values)
-        inside = document.sections.each.with_index(1).select { |section, _| style.worn_by?(section) }.to_h { |_, number| [number, changed.values] }
-        set_up(document, inside).with(page_styles: document.page_styles.map { |other| other.equal?(style) ? changed : other }.freeze)
+        inside = document.sections.each.with_index(1).select { |section, _| style.worn_by?(section) }
+          .to_h { |_, number| [number, changed.values] }
+        set_up(document, inside).with(page_styles: document.page_styles
+          .map { |other| other.equal?(style) ? changed : other }.freeze)
       end
 
       def title(_document)

@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # Sets properties of a style, or lets it inherit them again (value nil). What it sets of letters, its linked style sets too.
+    # Sets properties of a style, or lets it inherit them again (value nil). What it sets of letters, its linked style
+    # sets too.
     class ChangeStyle < Edit
       # style: an id; values: {space_after: 6.0, bold: nil, …} by names of the property table
       def initialize(style, values)
@@ -13,8 +14,7 @@ module Norvel
       def change(document)
         style = document.sheet[@style] or raise Refused, "There is no style “#{@style}” in this document."
         twin = document.sheet.twin(style)
-        line = style.character? && @values.keys.find { |name| Styles::Properties[name].on == :paragraph }
-        raise Refused, "#{Styles::Properties[line].label} belongs to paragraphs: #{style.name} is a character style and sets letters only." if line
+        refuse_lines(style)
         sheet = document.sheet.put(changed(document, style, @values))
         letters = @values.select { |name, _| Styles::Properties[name].on == :run }
         sheet = sheet.put(changed(document, twin, letters)) if twin
@@ -22,11 +22,20 @@ module Norvel
       end
 
       def title(document)
-        said = @values.map { |name, value| "#{Styles::Properties[name].label.downcase} #{value.nil? ? "inherited" : Styles::Properties[name].spoken(value)}" }
+        said = @values.map do |name, value|
+          property = Styles::Properties[name]
+          "#{property.label.downcase} #{value.nil? ? "inherited" : property.spoken(value)}"
+        end
         "Change #{document.sheet[@style]&.name}: #{said.join(", ")}"
       end
 
       private
+
+      def refuse_lines(style)
+        line = style.character? && @values.keys.find { |name| Styles::Properties[name].on == :paragraph } or return
+        raise Refused, "#{Styles::Properties[line].label} belongs to paragraphs: #{style.name} is a character style " \
+          "and sets letters only."
+      end
 
       def changed(document, style, values)
         base = document.sheet[style.based_on]
@@ -37,7 +46,8 @@ module Norvel
         place = Styles::Properties[name].on
         slots = Styles::Properties.slots_of(name)
         return style.with(place => style.set(place).without(*slots)) if value.nil?
-        style.with(place => Setting.put(style.set(place), name, value, base ? document.cascade.of_style(base, place) : document.sheet.defaults(place)))
+        style.with(place => Setting.put(style.set(place), name, value, base ? document.cascade
+          .of_style(base, place) : document.sheet.defaults(place)))
       end
     end
   end

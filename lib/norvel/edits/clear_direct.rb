@@ -2,13 +2,15 @@
 
 module Norvel
   module Edits
-    # Removes direct formatting: all of it, or some properties. What carries meaning stays: super- and subscript, language,
-    # list membership, page breaks, hidden text; emphasis inside a paragraph when asked (docs/file-formats.md says what is which).
+    # Removes direct formatting: all of it, or some properties. What carries meaning stays: super- and subscript,
+    # language, list membership, page breaks, hidden text; emphasis inside a paragraph when asked (docs/file-formats.md
+    # says what is which).
     class ClearDirect < Edit
       EMPHASIS = %i[bold italic underline].freeze
 
       # ids: paragraphs, or :all; properties: names of the property table, or nil for all; keep: names that stay;
-      # keep_emphasis: the kinds of emphasis (true for all) by which words that stand out in their paragraph go on doing so.
+      # keep_emphasis: the kinds of emphasis (true for all) by which words that stand out in their paragraph go on doing
+      # so.
       def initialize(ids, properties: nil, keep: [], keep_emphasis: false)
         @ids = ids
         @slots = properties&.flat_map { |name| Styles::Properties.slots_of(name) }
@@ -23,7 +25,8 @@ module Norvel
       end
 
       def title(document)
-        what = @names ? "#{@names.map { |name| Styles::Properties[name].label.downcase }.join(", ")} set by hand" : "what was set by hand"
+        named = @names&.map { |name| Styles::Properties[name].label.downcase }
+        what = named ? "#{named.join(", ")} set by hand" : "what was set by hand"
         touched = change(document)
         number = document.paragraphs.zip(touched.paragraphs).count { |was, now| !was.equal?(now) }
         "Let go of #{what} on #{count(number)}"
@@ -36,7 +39,8 @@ module Norvel
         direct = paragraph.direct.without(*going(paragraph.direct, :paragraph))
         mark = paragraph.mark.without(*going(paragraph.mark, :run))
         bare = paragraph.runs.map { |run| unset(run) }
-        return if direct.equal?(paragraph.direct) && mark.equal?(paragraph.mark) && bare.zip(paragraph.runs).all? { |new, old| new.equal?(old) }
+        same = bare.zip(paragraph.runs).all? { |new, old| new.equal?(old) }
+        return if same && direct.equal?(paragraph.direct) && mark.equal?(paragraph.mark)
         now = paragraph.with(direct:, mark:, runs: bare.freeze)
         @emphasis.any? ? emphasised(paragraph, now, document) : now
       end
@@ -76,7 +80,9 @@ module Norvel
       end
 
       def majority(paragraph, document, name)
-        weights = paragraph.runs.each_with_object(Hash.new(0)) { |run, sum| sum[document.run_look(run, paragraph)[name]] += run.words.size }
+        weights = paragraph.runs.each_with_object(Hash.new(0)) do |run, sum|
+          sum[document.run_look(run, paragraph)[name]] += run.words.size
+        end
         weights.max_by(&:last)&.first
       end
     end

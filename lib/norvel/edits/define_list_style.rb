@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # Makes a list style: a name for nine levels of markers that hang before their text (ISO/IEC 29500-1 17.9.27, w:styleLink).
+    # Makes a list style: a name for nine levels of markers that hang before their text (ISO/IEC 29500-1 17.9.27,
+    # w:styleLink).
     class DefineListStyle < StyleEdit
       LEVELS = 9
       STEP = 18.0 # points from the text of one level to that of the next: common practice
@@ -28,7 +29,9 @@ module Norvel
         id = document.sheet.free_id(@name)
         numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels, id))
         numbering, list_id = numbering.with(Document::Numbering::List.new(definition_id))
-        style = Styles::Style.new(id:, name: @name, type: "numbering", based_on: document.sheet.default("numbering")&.id, custom: !Styles::BuiltIn.name?(@name), paragraph: Styles::PropertySet.of(list_id:))
+        style = Styles::Style.new(id:, name: @name, type: "numbering",
+          based_on: document.sheet.default("numbering")&.id, custom: !Styles::BuiltIn.name?(@name),
+          paragraph: Styles::PropertySet.of(list_id:))
         document.with(numbering:, sheet: document.sheet.put(style))
       end
 
@@ -42,7 +45,8 @@ module Norvel
         (0...LEVELS).to_h do |number|
           format, text = FORMS[@form].last.call(number)
           width = STEP * ((@form == "decimal") ? 1 + (number * 0.5) : 1)
-          [number, Document::ListLevel.new(format:, text:, paragraph: Styles::PropertySet.of(indent_left: (STEP * number) + width, first_line: -width))]
+          [number, Document::ListLevel.new(format:, text:, paragraph: Styles::PropertySet
+            .of(indent_left: (STEP * number) + width, first_line: -width))]
         end
       end
     end

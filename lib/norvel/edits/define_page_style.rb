@@ -16,7 +16,8 @@ module Norvel
         section = document.sections[@section - 1] or raise Refused, "There is no section #{@section} in this document."
         same = document.page_styles.find { |style| style.worn_by?(section) }
         raise Refused, "Section #{@section} is in the page style #{same.name} already: change its set-up first." if same
-        document.with(page_styles: (document.page_styles + [Document::PageStyle.of(section, free_name(document, @name))]).freeze)
+        document.with(page_styles: (document.page_styles +
+          [Document::PageStyle.of(section, free_name(document, @name))]).freeze)
       end
 
       def title(_document)

@@ -4,7 +4,8 @@ module Norvel
   module Edits
     # Makes a paragraph or character style from values.
     class DefineStyle < StyleEdit
-      # name: what people see; type: "paragraph" or "character"; based_on, next_id: ids or nil; values by names of the property table
+      # name: what people see; type: "paragraph" or "character"; based_on, next_id: ids or nil; values by names of the
+      # property table
       def initialize(name, type: "paragraph", based_on: nil, next_id: nil, values: {})
         @name = name.to_s.strip
         @type = type
@@ -17,7 +18,8 @@ module Norvel
         refuse_name(document, @name)
         refuse_kind(document)
         id = document.sheet.free_id(@name)
-        style = Styles::Style.new(id:, name: @name, type: @type, based_on: @based_on || document.sheet.default(@type)&.id, next_id: @next_id, custom: !Styles::BuiltIn.name?(@name), **outline)
+        style = Styles::Style.new(id:, name: @name, type: @type, based_on: @based_on ||
+          document.sheet.default(@type)&.id, next_id: @next_id, custom: !Styles::BuiltIn.name?(@name), **outline)
         ChangeStyle.new(id, @values).change(document.with(sheet: document.sheet.put(style)))
       end
 
@@ -28,9 +30,11 @@ module Norvel
       private
 
       def refuse_kind(document)
-        raise Refused, "A style made from values is one of paragraphs or of characters." unless %w[paragraph character].include?(@type)
+        raise Refused, "A style made from values is one of paragraphs or of characters." unless %w[paragraph character]
+          .include?(@type)
         base = @based_on && style(document, @based_on)
-        raise Refused, "#{@name} would be a #{@type} style and #{base.name} is a #{base.type} style." if base && base.type != @type
+        raise Refused, "#{@name} would be a #{@type} style and #{base.name} is a #{base.type} style." if base &&
+          base.type != @type
       end
 
       # A heading is one for contents lists and assistive technology too.

@@ -12,7 +12,8 @@ module Norvel
         going = chosen(document, @ids).to_h { |paragraph| [paragraph.id, paragraph] }
         needed = going.each_value.find { |paragraph| %i[section_break last_in_cell].include?(paragraph.holds) }
         if needed
-          raise Refused, "Paragraph #{document.position(needed.id) + 1} can't go: #{(needed.holds == :section_break) ? "a section of the document ends in it" : "its cell or box needs it"}."
+          why = (needed.holds == :section_break) ? "a section of the document ends in it" : "its cell or box needs it"
+          raise Refused, "Paragraph #{document.position(needed.id) + 1} can't go: #{why}."
         end
         refuse_half_fields(going.values)
         document.without(going.keys)
@@ -38,7 +39,8 @@ module Norvel
         ends = objects.count { |object| object.is_a?(Document::FieldPart) && object.role == "end" }
         begins = objects.count { |object| object.is_a?(Document::Field) && object.cached }
         return if begins == ends
-        raise Refused, "A field such as a contents list begins or ends here and goes on elsewhere: select all of it, or leave it."
+        raise Refused, "A field such as a contents list begins or ends here and goes on elsewhere: " \
+          "select all of it, or leave it."
       end
     end
   end

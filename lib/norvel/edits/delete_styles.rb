@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Deletes styles. What is in one goes to another (its base unless said), looking as that one does or, with keep_look, as before:
-    # then what differs is set directly on its users and on styles that were based on it.
+    # Deletes styles. What is in one goes to another (its base unless said), looking as that one does or, with
+    # keep_look, as before: then what differs is set directly on its users and on styles that were based on it.
     class DeleteStyles < StyleEdit
       def initialize(ids, to: nil, keep_look: false)
         @ids = ids
@@ -36,7 +36,8 @@ module Norvel
       def delete(document, style, heir)
         raise Refused, "#{style.name} is the style of all text that is in no other: it can't go." if style.default
         after = repoint(document, style.id, heir)
-        styles = relink(after.sheet.styles.except(style.id), style.id, (style.based_on == style.id) ? nil : style.based_on)
+        styles = relink(after.sheet.styles.except(style.id), style.id,
+          (style.based_on == style.id) ? nil : style.based_on)
         styles = with_own_values(styles, document, style) if @keep_look
         after = with_sheet(after, styles).with(numbering: document.numbering.without_style(style.id))
         @keep_look ? restored(document, after, style) : after
@@ -52,7 +53,8 @@ module Norvel
       # Styles based on it take over what it set.
       def with_own_values(styles, document, style)
         document.sheet.styles.each_value.select { |other| other.based_on == style.id }.inject(styles) do |now, child|
-          now.merge(child.id => now[child.id].with(paragraph: style.paragraph.merge(child.paragraph), run: style.run.merge(child.run)))
+          now.merge(child.id => now[child.id].with(paragraph: style.paragraph.merge(child.paragraph), run: style.run
+            .merge(child.run)))
         end
       end
 

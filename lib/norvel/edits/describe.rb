@@ -11,7 +11,8 @@ module Norvel
 
       def change(document)
         language = @values[:language]
-        raise Refused, "“#{language}” is not a language tag: write it like en-GB or de." if language && !language.match?(/\A[a-z]{2,3}(-[A-Za-z0-9]{2,8})*\z/)
+        raise Refused, "“#{language}” is not a language tag: write it like en-GB or de." if language &&
+          !language.match?(/\A[a-z]{2,3}(-[A-Za-z0-9]{2,8})*\z/)
         document = document.with(info: document.info.merge(@values).freeze)
         return document unless language
         document.with(sheet: document.sheet.with(run_defaults: document.sheet.run_defaults.merge(language:)))

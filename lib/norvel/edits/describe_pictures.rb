@@ -12,13 +12,25 @@ module Norvel
       end
 
       def change(document)
-        missing = @descriptions.keys - document.pictures.map(&:id)
-        raise Refused, "Image #{missing.first} is not in this document any more." if missing.any?
-        raise Refused, "A description of more than #{LONGEST} letters is text: put it in the document." if @descriptions.values.any? { |text| text.size > LONGEST }
-        document.replace(document.paragraphs.select { |paragraph| paragraph.images.any? }.map { |paragraph| described(paragraph) })
+        refuse(document)
+        document.replace(document.paragraphs.select { |one| one.images.any? }.map { |paragraph| described(paragraph) })
       end
 
-      private def described(paragraph)
+      def title(_document)
+        return "Describe image #{@descriptions.keys.first}" if @descriptions.size == 1
+        "Describe #{count(@descriptions.size, "image")}"
+      end
+
+      private
+
+      def refuse(document)
+        missing = @descriptions.keys - document.pictures.map(&:id)
+        raise Refused, "Image #{missing.first} is not in this document any more." if missing.any?
+        return if @descriptions.values.none? { |text| text.size > LONGEST }
+        raise Refused, "A description of more than #{LONGEST} letters is text: put it in the document."
+      end
+
+      def described(paragraph)
         runs = paragraph.runs.map do |run|
           objects = run.objects.map { |object| described_image(object) }
           (objects == run.objects) ? run : run.with(carried: objects.freeze)
@@ -26,14 +38,10 @@ module Norvel
         (runs == paragraph.runs) ? paragraph : paragraph.with(runs: runs.freeze)
       end
 
-      private def described_image(object)
+      def described_image(object)
         return object unless object.is_a?(Document::Image) && @descriptions.key?(object.id)
         text = @descriptions[object.id]
         object.with(description: (text unless text.empty?))
-      end
-
-      def title(_document)
-        (@descriptions.size == 1) ? "Describe image #{@descriptions.keys.first}" : "Describe #{count(@descriptions.size, "image")}"
       end
     end
   end

@@ -13,7 +13,8 @@ module Norvel
         style = style(document, @id)
         refuse_name(document, @name)
         id = document.sheet.free_id(@name)
-        document.with(sheet: document.sheet.put(style.with(id:, name: @name, default: false, custom: !Styles::BuiltIn.name?(@name), link: nil, source: nil)))
+        document.with(sheet: document.sheet.put(style.with(id:, name: @name, default: false, custom: !Styles::BuiltIn
+          .name?(@name), link: nil, source: nil)))
       end
 
       def title(document)

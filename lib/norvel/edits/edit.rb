@@ -50,7 +50,7 @@ module Norvel
 
       def lost_objects(before, after)
         return if changes_objects? || before.same_objects?(after, but: changes_text? ? [:link] : [])
-        "#{(before.objects.keys | after.objects.keys).find { |kind| before.objects[kind] != after.objects[kind] }.to_s.tr("_", " ")}s"
+        before.kind_lost_in(after)
       end
 
       def count(number, noun = "paragraph")

@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # Takes the tabs away that begin paragraphs and lets a first-line indent do their work, where the style has none yet.
+    # Takes the tabs away that begin paragraphs and lets a first-line indent do their work, where the style has none
+    # yet.
     class IndentWithoutTabs < Edit
       STOP = 36.0 # the standard distance of tab stops, ISO/IEC 29500-1 17.15.1.25
 

@@ -2,14 +2,18 @@
 
 module Norvel
   module Edits
-    # A space where a line break stands in the middle of a sentence. Breaks that may be meant, as in verse and addresses, stay.
+    # A space where a line break stands in the middle of a sentence. Breaks that may be meant, as in verse and
+    # addresses, stay.
     class JoinLines < Edit
       def initialize(ids)
         @ids = ids
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).map { |paragraph| RewriteText.replace(paragraph, Survey::ByHand::RUNNING_BREAK, with: " ") })
+        document.replace(chosen(document, @ids).map { |paragraph|
+          RewriteText
+                  .replace(paragraph, Survey::ByHand::RUNNING_BREAK, with: " ")
+        })
       end
 
       def title(_document)

@@ -12,10 +12,15 @@ module Norvel
         position = document.position(@id)
         first, second = document.paragraphs[position, 2]
         raise Refused, "There is no paragraph after this one to join it with." unless second
-        raise Refused, "The two paragraphs stand in different places of the document (a table or box lies between)." unless [first.part, first.container].eql?([second.part, second.container]) && first.holds != :last_in_cell && first.holds != :section_break
+        unless [first.part, first.container].eql?([second.part, second.container]) && first.holds != :last_in_cell &&
+            first.holds != :section_break
+          raise Refused, "The two paragraphs stand in different places of the document (a table or box lies between)."
+        end
         special = [first, second].map(&:special?)
-        raise Refused, "Both paragraphs hold images, notes, fields or links, so they can't be joined here." if special.all?
-        document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 2] = [joined(first, second, special.last || !second.holds.nil?)] }.freeze)
+        raise Refused, "Both paragraphs hold images, notes, fields or links, so they can't be joined here." if special
+          .all?
+        document.with(paragraphs: document.paragraphs.dup
+          .tap { |list| list[position, 2] = [joined(first, second, special.last || !second.holds.nil?)] }.freeze)
       end
 
       def title(document)
@@ -29,10 +34,13 @@ module Norvel
       private
 
       def joined(first, second, second_known)
-        space = (first.raw_text.match?(/\s\z/) || second.raw_text.match?(/\A\s/) || first.blank? || second.blank?) ? [] : [Document::Run.new(" ", nil, first.runs.last&.direct || Styles::PropertySet::EMPTY, nil)]
+        space = (first.raw_text.match?(/\s\z/) || second.raw_text.match?(/\A\s/) || first.blank? ||
+          second.blank?) ? [] : [Document::Run.new(" ", nil, first.runs.last&.direct || Styles::PropertySet::EMPTY,
+            nil)]
         fresh = ->(paragraph) { paragraph.runs.map { |run| run.with(source: nil) } }
         if second_known
-          second.with(id: second.id, style_id: first.style_id, direct: first.direct, runs: (fresh[first] + space + second.runs).freeze)
+          second.with(id: second.id, style_id: first.style_id, direct: first.direct,
+            runs: (fresh[first] + space + second.runs).freeze)
         else
           first.with(runs: (first.runs + space + fresh[second]).freeze)
         end

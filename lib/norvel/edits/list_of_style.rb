@@ -21,7 +21,8 @@ module Norvel
         level = document.numbering.level(@list_id, @level) or raise Refused, "There is no such list in this document."
         other = document.sheet[level.style_id] if level.style_id != @id
         raise Refused, "This level is that of #{other.name} already: choose another level." if other
-        with_list(document, freed, bound(document.numbering.without_style(@id)), list_id: @list_id, **(@level.zero? ? {} : {list_level: @level}))
+        with_list(document, freed, bound(document.numbering.without_style(@id)), list_id: @list_id,
+          **(@level.zero? ? {} : {list_level: @level}))
       end
 
       def title(document)
@@ -42,7 +43,8 @@ module Norvel
       def bound(numbering)
         id = numbering.list(@list_id).definition_id
         definition = numbering.definitions[id]
-        numbering.define(definition.with(levels: definition.levels.merge(@level => definition.levels[@level].with(style_id: @id))), id).first
+        numbering.define(definition.with(levels: definition.levels.merge(@level => definition.levels[@level]
+          .with(style_id: @id))), id).first
       end
     end
   end

@@ -25,12 +25,15 @@ module Norvel
         own = document.cascade.of_style(document.style_of(paragraph), @property.on)
         return paragraph.with(direct: set(paragraph.direct, own)) if @property.on == :paragraph
         odd = document.letter_look(paragraph)[@property.name]
-        runs = paragraph.runs.map { |run| (document.run_look(run, paragraph)[@property.name] == odd) ? run.with(direct: set(run.direct, own)) : run }
+        runs = paragraph.runs.map do |run|
+          (document.run_look(run, paragraph)[@property.name] == odd) ? run.with(direct: set(run.direct, own)) : run
+        end
         paragraph.with(runs: runs.freeze)
       end
 
       def set(direct, own)
-        return direct.without(*Styles::Properties.slots_of(@property.name)) if @property.same?(own[@property.name], @value)
+        return direct.without(*Styles::Properties.slots_of(@property.name)) if @property
+          .same?(own[@property.name], @value)
         Setting.put(direct, @property.name, @value, own)
       end
     end

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Makes one style of two: what is in the first goes to the second, the first is deleted, and direct formatting of its users
-    # that says what the second says anyway goes.
+    # Makes one style of two: what is in the first goes to the second, the first is deleted, and direct formatting of
+    # its users that says what the second says anyway goes.
     class MergeStyles < StyleEdit
       def initialize(id, into)
         @id = id
@@ -13,11 +13,18 @@ module Norvel
       def change(document)
         style, into = style(document, @id), style(document, @into)
         raise Refused, "Choose two styles." if style.equal?(into)
-        raise Refused, "#{style.name} is a #{style.type} style and #{into.name} a #{into.type} style: they can't be one." unless style.type == into.type
-        raise Refused, "#{style.name} is the style of all text that is in no other: merge #{into.name} into it instead." if style.default
+        unless style.type == into.type
+          raise Refused, "#{style.name} is a #{style.type} style and #{into.name} a #{into.type} style: " \
+            "they can't be one."
+        end
+        if style.default
+          raise Refused, "#{style.name} is the style of all text that is in no other: " \
+            "merge #{into.name} into it instead."
+        end
         document = with_sheet(document, flattened(document, style, into)) if document.sheet.chain(into).include?(style)
         merged = DeleteStyles.new([@id], to: @into).change(document)
-        merged.with_everything(document.everything.zip(merged.everything).map { |was, now| (was.style_id == style.id) ? spared(now, merged) : now })
+        merged.with_everything(document.everything.zip(merged.everything)
+          .map { |was, now| (was.style_id == style.id) ? spared(now, merged) : now })
       end
 
       def title(document)
@@ -31,17 +38,25 @@ module Norvel
         chain = document.sheet.chain(into)
         between = chain.drop(chain.index(style))
         values = ->(place) { between.inject(Styles::PropertySet::EMPTY) { |set, link| set.merge(link.set(place)) } }
-        document.sheet.styles.merge(into.id => into.with(based_on: style.based_on, paragraph: values[:paragraph], run: values[:run]))
+        document.sheet.styles.merge(into.id => into.with(based_on: style.based_on, paragraph: values[:paragraph],
+          run: values[:run]))
       end
 
       # The paragraph without direct values that its style gives.
       def spared(paragraph, document)
         style = document.style_of(paragraph)
-        paragraph.with(direct: needed(paragraph.direct, document.cascade.of_style(style, :paragraph)), runs: paragraph.runs.map { |run| run.style_id ? run : run.with(direct: needed(run.direct, document.cascade.of_style(style, :run))) }.freeze)
+        paragraph.with(direct: needed(paragraph.direct, document.cascade.of_style(style, :paragraph)),
+          runs: paragraph.runs.map { |run|
+            run.style_id ? run : run
+              .with(direct: needed(run.direct, document.cascade.of_style(style, :run)))
+          }.freeze)
       end
 
       def needed(direct, look)
-        equal = direct.keys.select { |slot| (property = Styles::Properties[slot]).clear == :look && property.shown? && property.same?(direct[slot], look[slot]) }
+        equal = direct.keys.select do |slot|
+          (property = Styles::Properties[slot]).clear == :look && property.shown? &&
+            property.same?(direct[slot], look[slot])
+        end
         direct.without(*equal)
       end
     end

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Moves paragraphs up before the one above them, or down behind the one below, with the boxes that are anchored in them. The
-    # words stay; their order is what changes.
+    # Moves paragraphs up before the one above them, or down behind the one below, with the boxes that are anchored in
+    # them. The words stay; their order is what changes.
     class MoveParagraphs < Edit
       WAYS = %w[up down].freeze
 
@@ -44,10 +44,13 @@ module Norvel
           why = (held.holds == :section_break) ? "a section of the document ends in it" : "its cell or box needs it"
           raise Refused, "Paragraph #{document.position(held.id) + 1} can't be moved: #{why}."
         end
-        raise Refused, "Paragraphs of different cells or boxes can't be moved together." if moving.map(&:container).uniq.size > 1
+        if moving.map(&:container).uniq.size > 1
+          raise Refused, "Paragraphs of different cells or boxes can't be moved together."
+        end
         objects = moving.flat_map { |paragraph| paragraph.runs.flat_map(&:objects) }
-        parts = [objects.grep(Document::Field).count(&:cached), objects.grep(Document::FieldPart).count { |part| part.role == "end" }]
-        raise Refused, "A field such as a contents list goes on outside of what is selected." unless parts.uniq.size == 1
+        begins = objects.grep(Document::Field).count(&:cached)
+        ends = objects.grep(Document::FieldPart).count { |part| part.role == "end" }
+        raise Refused, "A field such as a contents list goes on outside of what is selected." unless begins == ends
       end
 
       # Paragraphs of boxes follow the one that holds the box.
@@ -62,7 +65,8 @@ module Norvel
       def neighbour(moving, document)
         container = moving.first.container
         list = document.paragraphs.select { |paragraph| paragraph.container == container }
-        edge = (@way == "up") ? list.index(moving.first) - 1 : list.index(moving.reverse.find { |one| list.include?(one) }) + 1
+        last = moving.reverse.find { |one| list.include?(one) }
+        edge = (@way == "up") ? list.index(moving.first) - 1 : list.index(last) + 1
         found = (edge >= 0) ? list[edge] : nil
         raise Refused, "There is nothing #{(@way == "up") ? "above" : "below"} to move past." unless found
         barred = @way == "down" && %i[section_break last_in_cell].include?(found.holds)

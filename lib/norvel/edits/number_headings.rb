@@ -2,18 +2,20 @@
 
 module Norvel
   module Edits
-    # Numbers headings by their styles: one list of several levels, each bound to the heading style of its level, so that numbers
-    # are counted and never typed. Full stops stand between levels and none after the last (ISO 2145:1978).
+    # Numbers headings by their styles: one list of several levels, each bound to the heading style of its level, so
+    # that numbers are counted and never typed. Full stops stand between levels and none after the last (ISO 2145:1978).
     class NumberHeadings < StyleEdit
       # The words a person chooses from, with the form of the first level and what stands before its number.
-      SCHEMES = {"none" => nil, "decimal" => ["decimal", ""], "chapter" => ["decimal", "Chapter "], "roman" => ["upper_roman", ""], "letters" => ["upper_letter", ""]}.freeze
+      SCHEMES = {"none" => nil, "decimal" => ["decimal", ""], "chapter" => ["decimal", "Chapter "],
+                 "roman" => ["upper_roman", ""], "letters" => ["upper_letter", ""]}.freeze
 
-      # How much room a level's number has where its text hangs, in points; separators by the words of ISO/IEC 29500-1 17.9.28.
+      # How much room a level's number has where its text hangs, in points; separators by the words of ISO/IEC 29500-1
+      # 17.9.28.
       HANGING = 28.35
       SEPARATORS = {"space" => "a space", "tab" => "a tab", "nothing" => "nothing"}.freeze
 
-      # scheme: of SCHEMES; word: what "Chapter" is in the document's language; after: what stands after the last number;
-      # separator: of SEPARATORS; hanging: does the heading hang behind its number?
+      # scheme: of SCHEMES; word: what "Chapter" is in the document's language; after: what stands after the last
+      # number; separator: of SEPARATORS; hanging: does the heading hang behind its number?
       def initialize(scheme, word: nil, after: "", separator: "space", hanging: false)
         raise Refused, "There is no numbering “#{scheme}”." unless SCHEMES.key?(scheme)
         raise Refused, "There is no separator “#{separator}”." unless SEPARATORS.key?(separator)
@@ -31,7 +33,9 @@ module Norvel
         bare = styles.values.inject(document.numbering) { |now, style| now.without_style(style.id) }
         numbering, definition_id = bare.define(Document::Numbering::Definition.new(levels(styles)))
         numbering, id = numbering.with(Document::Numbering::List.new(definition_id))
-        sheet = styles.values.inject(document.sheet) { |now, style| now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id))) }
+        sheet = styles.values.inject(document.sheet) do |now, style|
+          now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id)))
+        end
         document.with(numbering:, sheet:)
       end
 
@@ -43,11 +47,17 @@ module Norvel
 
       # {0 => the style of Heading 1, …}
       def headings(document)
-        (1..6).filter_map { |level| (style = document.sheet.named("Heading #{level}", "paragraph")) && [level - 1, style] }.to_h
+        (1..6).filter_map { |level|
+          (style = document.sheet.named("Heading #{level}", "paragraph")) &&
+            [level - 1, style]
+        }.to_h
       end
 
       def levels(styles)
-        (0..5).to_h { |number| [number, Document::ListLevel.new(**form(number), style_id: styles[number]&.id, suffix: @separator, paragraph: Styles::PropertySet.of(indents(number)))] }
+        (0..5).to_h { |number|
+          [number, Document::ListLevel.new(**form(number), style_id: styles[number]&.id, suffix: @separator,
+            paragraph: Styles::PropertySet.of(indents(number)))]
+        }
       end
 
       def form(number)
@@ -66,7 +76,9 @@ module Norvel
       def unnumbered(document, styles)
         styles.values.inject(document) do |now, style|
           bare = style.with(paragraph: style.paragraph.without(:list_id, :list_level))
-          inherits = now.sheet.chain(now.sheet[style.id])[0...-1].any? { |base| base.paragraph.key?(:list_id) && !styles.value?(base) }
+          inherits = now.sheet.chain(now.sheet[style.id])[0...-1].any? do |base|
+            base.paragraph.key?(:list_id) && !styles.value?(base)
+          end
           bare = bare.with(paragraph: bare.paragraph.merge(list_id: 0)) if inherits
           now.with(sheet: now.sheet.put(bare))
         end

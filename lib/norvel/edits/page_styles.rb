@@ -9,22 +9,33 @@ module Norvel
       private
 
       def page_style(document, name)
-        document.page_styles.find { |style| style.name == name } or raise Refused, "There is no page style “#{name}” in this document."
+        document.page_styles.find { |style| style.name == name } or raise Refused,
+          "There is no page style “#{name}” in this document."
       end
 
       def free_name(document, name)
         name = name.to_s.strip
         raise Refused, "A page style needs a name." if name.empty?
         raise Refused, "A page style's name can't hold a comma or semicolon." if name.match?(/[,;]/)
-        raise Refused, "There is a page style “#{name}” already." if document.page_styles.any? { |style| style.name.casecmp?(name) }
+        raise Refused, "There is a page style “#{name}” already." if document.page_styles.any? { |style|
+          style.name.casecmp?(name)
+        }
         name
       end
 
-      # The document with sections set up so: {section number from 1 => {width: …}}. Raises Refused where no room for text is left.
+      # The document with sections set up so: {section number from 1 => {width: …}}. Raises Refused where no room for
+      # text is left.
       def set_up(document, by_section)
-        sections = document.sections.each.with_index(1).map { |section, number| by_section[number] ? section.with(**by_section[number]) : section }
-        tight = ->(section) { section.measure < LEAST || section.height - section.margin_top - section.margin_bottom < LEAST }
-        raise Refused, "The margins leave no room for text." if by_section.keys.any? { |number| tight[sections[number - 1]] }
+        sections = document.sections.each.with_index(1).map do |section, number|
+          by_section[number] ? section.with(**by_section[number]) : section
+        end
+        tight = ->(section) {
+          section.measure < LEAST ||
+            section.height - section.margin_top - section.margin_bottom < LEAST
+        }
+        raise Refused, "The margins leave no room for text." if by_section.keys.any? { |number|
+          tight[sections[number - 1]]
+        }
         document.with(sections: sections.freeze)
       end
 

@@ -15,12 +15,15 @@ module Norvel
         others = document.sheet.ordered(style.type) - [style]
         at = @before ? others.index { |other| other.id == @before } : others.size
         raise Refused, "The two are not styles of one kind." unless at
-        ranked = others.insert(at, style).each.with_index(1).to_h { |other, rank| [other.id, other.with(priority: rank)] }
+        ranked = others.insert(at, style).each.with_index(1).to_h do |other, rank|
+          [other.id, other.with(priority: rank)]
+        end
         with_sheet(document, document.sheet.styles.merge(ranked))
       end
 
       def title(document)
-        "Place #{name_of(document, @id)} #{@before ? "before #{name_of(document, @before)}" : "last"} in lists of styles"
+        where = @before ? "before #{name_of(document, @before)}" : "last"
+        "Place #{name_of(document, @id)} #{where} in lists of styles"
       end
     end
   end

@@ -20,7 +20,9 @@ module Norvel
         @touched ||= begin
           old = before.paragraphs.to_h { |p| [p.id, p] }
           new = after.paragraphs.to_h { |p| [p.id, p] }
-          (old.keys | new.keys).filter_map { |id| Pair.new(old[id], new[id]) unless old[id].equal?(new[id]) || old[id] == new[id] }
+          (old.keys | new.keys).filter_map { |id|
+            Pair.new(old[id], new[id]) unless old[id].equal?(new[id]) || old[id] == new[id]
+          }
         end
       end
 
@@ -29,7 +31,8 @@ module Norvel
         @restyled ||= after.paragraphs.filter_map do |paragraph|
           next unless before.include?(paragraph.id)
           was = before.paragraph(paragraph.id)
-          Pair.new(was, paragraph) unless before.look(was) == after.look(paragraph) && before.letter_look(was) == after.letter_look(paragraph)
+          Pair.new(was, paragraph) unless before.look(was) == after.look(paragraph) &&
+            before.letter_look(was) == after.letter_look(paragraph)
         end
       end
     end

@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # Puts paragraphs in a list at a level, or takes them out of lists. Their indents by hand go, as a list level has its own.
+    # Puts paragraphs in a list at a level, or takes them out of lists. Their indents by hand go, as a list level has
+    # its own.
     class PutInList < StyleEdit
       # list_id: of the numbering, 0 for none; level: from 0, nil to stay at the level they have
       def initialize(ids, list_id, level: nil)
@@ -12,7 +13,8 @@ module Norvel
       end
 
       def change(document)
-        raise Refused, "There is no such list in this document." unless @list_id.zero? || document.numbering.known?(@list_id)
+        raise Refused, "There is no such list in this document." unless @list_id.zero? ||
+          document.numbering.known?(@list_id)
         document.replace(chosen(document, @ids).map { |paragraph| listed(document, paragraph) })
       end
 
@@ -25,8 +27,10 @@ module Norvel
       private
 
       def listed(document, paragraph)
-        bare = paragraph.direct.without(:list_id, :list_level, *Styles::Properties.slots_of(:indent_left), *Styles::Properties.slots_of(:first_line))
-        return paragraph.with(direct: inherits?(document, paragraph, bare) ? bare.merge(list_id: 0) : bare) if @list_id.zero?
+        bare = paragraph.direct.without(:list_id, :list_level, *Styles::Properties.slots_of(:indent_left),
+          *Styles::Properties.slots_of(:first_line))
+        return paragraph.with(direct: inherits?(document, paragraph, bare) ? bare.merge(list_id: 0) : bare) if @list_id
+          .zero?
         level = @level || document.cascade.list_of(paragraph)&.last || 0
         raise Refused, "A list has levels 1 to 9." unless level.between?(0, 8)
         paragraph.with(direct: bare.merge(list_id: @list_id, list_level: level))

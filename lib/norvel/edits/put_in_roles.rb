@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Puts paragraphs in the styles of the roles they play, as one change. A style that is missing is made with the guide's
-    # values, or with the look that most of its paragraphs have where the guide says nothing of the role.
+    # Puts paragraphs in the styles of the roles they play, as one change. A style that is missing is made with the
+    # guide's values, or with the look that most of its paragraphs have where the guide says nothing of the role.
     class PutInRoles < Edit
       # The style for a role: the guide's, or the usual one; nil for roles that have none (contents entries, others).
       def self.style_name(role, guide)
@@ -23,7 +23,8 @@ module Norvel
       end
 
       def title(_document)
-        where = (@roles.size == 1) ? self.class.style_name(@roles.keys.first, @guide) : "the styles of #{@roles.size} roles"
+        where = (@roles.size == 1) ? self.class.style_name(@roles.keys.first,
+          @guide) : "the styles of #{@roles.size} roles"
         "Put #{count(@roles.values.sum(&:size))} in #{where}"
       end
 
@@ -33,7 +34,8 @@ module Norvel
         name = self.class.style_name(role, @guide) or raise Refused, "There is no style for #{Roles.words(role)}."
         unless document.sheet.named(name, "paragraph")
           values = @guide.values(role)
-          document = DefineStyle.new(name, values: values.empty? ? StyleFromLook.values(document, ids) : values).change(document)
+          document = DefineStyle.new(name, values: values.empty? ? StyleFromLook.values(document, ids) : values)
+            .change(document)
         end
         AssignStyle.new(ids, document.sheet.named(name, "paragraph").id, clear: @clear).change(document)
       end

@@ -13,8 +13,10 @@ module Norvel
         style = style(document, @id)
         base = @base && style(document, @base)
         raise Refused, "#{style.name} can't be based on itself." if base.equal?(style)
-        raise Refused, "#{style.name} is a #{style.type} style and #{base.name} a #{base.type} style." if base && base.type != style.type
-        raise Refused, "#{base.name} is based on #{style.name} already: that would be a circle." if base && document.sheet.chain(base).include?(style)
+        raise Refused, "#{style.name} is a #{style.type} style and #{base.name} a #{base.type} style." if base &&
+          base.type != style.type
+        raise Refused, "#{base.name} is based on #{style.name} already: that would be a circle." if base &&
+          document.sheet.chain(base).include?(style)
         document.with(sheet: document.sheet.put(style.with(based_on: @base)))
       end
 

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Removes blank paragraphs that stand for space. With +keep_gaps+ a style whose paragraphs mostly have one after them
-    # gets that space itself. Blank paragraphs that hold something (a section's end, a cell's last paragraph) stay.
+    # Removes blank paragraphs that stand for space. With +keep_gaps+ a style whose paragraphs mostly have one after
+    # them gets that space itself. Blank paragraphs that hold something (a section's end, a cell's last paragraph) stay.
     class RemoveBlankParagraphs < Edit
       MOSTLY = 0.5
 
@@ -31,7 +31,8 @@ module Norvel
 
       def removable(document)
         all = (@ids == :all) ? document.paragraphs : chosen(document, @ids)
-        all.select { |paragraph| paragraph.blank? && paragraph.removable? }.to_h { |paragraph| [paragraph.id, paragraph] }
+        all.select { |paragraph| paragraph.blank? && paragraph.removable? }
+          .to_h { |paragraph| [paragraph.id, paragraph] }
       end
 
       def with_gaps(document, going)
@@ -44,7 +45,8 @@ module Norvel
         end
         gaps.select { |id, heights| heights.size >= totals[id] * MOSTLY }.inject(document) do |now, (id, heights)|
           wanted = heights.tally.max_by(&:last).first
-          (now.cascade.of_style(now.sheet[id], :paragraph)[:space_after] >= wanted) ? now : ChangeStyle.new(id, {space_after: wanted}).change(now)
+          (now.cascade.of_style(now.sheet[id], :paragraph)[:space_after] >= wanted) ? now : ChangeStyle
+            .new(id, {space_after: wanted}).change(now)
         end
       end
 

@@ -2,7 +2,8 @@
 
 module Norvel
   module Edits
-    # Gives a style another name, and its linked style one that says so. Built-in names stay, since contents lists and assistive technology go by them.
+    # Gives a style another name, and its linked style one that says so. Built-in names stay, since contents lists and
+    # assistive technology go by them.
     class RenameStyle < StyleEdit
       def initialize(id, name)
         @id = id
@@ -12,11 +13,16 @@ module Norvel
       def change(document)
         style = style(document, @id)
         refuse_words(@name)
-        raise Refused, "#{style.name} keeps its name: contents lists and assistive technology find such styles by it. Make a style based on it instead." if Styles::BuiltIn.name?(style.name)
+        if Styles::BuiltIn.name?(style.name)
+          raise Refused, "#{style.name} keeps its name: contents lists and assistive technology find such styles by " \
+            "it. Make a style based on it instead."
+        end
         other = document.sheet.named(@name)
-        raise Refused, "There is a style “#{other.name}” already: merge the two if they should be one." if other && !other.equal?(style)
+        raise Refused, "There is a style “#{other.name}” already: merge the two if they should be one." if other &&
+          !other.equal?(style)
         sheet = document.sheet.put(style.with(name: @name))
-        document.with(sheet: (twin = document.sheet.twin(style)) ? sheet.put(twin.with(name: twin_name(document, twin, style))) : sheet)
+        document.with(sheet: (twin = document.sheet.twin(style)) ? sheet
+          .put(twin.with(name: twin_name(document, twin, style))) : sheet)
       end
 
       def title(document)

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Gives a paragraph the words that a person typed. What begins and ends as before keeps its formatting; images, notes and
-    # fields must still be there, in order. Several texts make several paragraphs.
+    # Gives a paragraph the words that a person typed. What begins and ends as before keeps its formatting; images,
+    # notes and fields must still be there, in order. Several texts make several paragraphs.
     class Retype < Edit
       SPECIAL = /[\uFFF9\uFFFA\uFFFC\f\v]/
 
@@ -17,7 +17,8 @@ module Norvel
         paragraph = document.paragraph(@id)
         whole = @texts.join
         unless whole.scan(SPECIAL) == paragraph.raw_text.scan(SPECIAL)
-          raise Refused, "An image, note or field of this paragraph is missing or out of order in what was typed. Nothing was changed."
+          raise Refused, "An image, note or field of this paragraph is missing or out of order in what was typed. " \
+            "Nothing was changed."
         end
         changed = document.replace([paragraph.with(runs: typed(paragraph, whole))])
         cuts = @texts.map(&:size)[0...-1].inject([]) { |list, size| list << ((list.last || 0) + size) }
@@ -34,10 +35,11 @@ module Norvel
 
       private
 
-      # Between objects each stretch is compared for itself: what it begins and ends with stays in its runs, new letters go
-      # to the run they stand in or after.
+      # Between objects each stretch is compared for itself: what it begins and ends with stays in its runs, new letters
+      # go to the run they stand in or after.
       def typed(paragraph, whole)
-        return [Document::Run.new(Characters.legal(whole), nil, Styles::PropertySet::EMPTY)].freeze if paragraph.runs.empty?
+        return [Document::Run.new(Characters.legal(whole), nil, Styles::PropertySet::EMPTY)].freeze if paragraph.runs
+          .empty?
         letters = paragraph.runs.each_with_index.flat_map { |run, index| run.text.chars.map { |char| [char, index] } }
         from = 0
         result = []
@@ -54,7 +56,8 @@ module Norvel
         chars = new.chars
         head = old.zip(chars).take_while { |one, other| one == other }.size
         tail = old.drop(head).reverse.zip(chars.drop(head).reverse).take_while { |one, other| one == other }.size
-        home = (old.size > head + tail) ? letters[head].last : (letters[head - 1] if head.positive?)&.last || letters.dig(head, 1) || nearest
+        home = (old.size > head + tail) ? letters[head].last : (letters[head - 1] if head.positive?)&.last ||
+          letters.dig(head, 1) || nearest
         letters.first(head) + chars[head, chars.size - head - tail].map { |char| [char, home] } + letters.last(tail)
       end
 

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Takes characters out of a paragraph, or puts something in their place, across its runs. What has no text of its own (the
-    # sign of a field, a comment) stays where it stands, whatever goes around it.
+    # Takes characters out of a paragraph, or puts something in their place, across its runs. What has no text of its
+    # own (the sign of a field, a comment) stays where it stands, whatever goes around it.
     module RewriteText
       module_function
 
@@ -14,7 +14,8 @@ module Norvel
         return paragraph if matches.empty?
         places = paragraph.seen_places
         firsts = matches.to_h { |range| [places[range.begin], true] }
-        cut(paragraph, matches.flat_map { |range| places[range] }.to_h { |place| [place, firsts.key?(place) ? with : ""] })
+        cut(paragraph, matches.flat_map { |range| places[range] }
+          .to_h { |place| [place, firsts.key?(place) ? with : ""] })
       end
 
       # The paragraph with other texts at some places: {position in the raw text => text instead}.
@@ -33,7 +34,8 @@ module Norvel
       # Anchors where their letters stand now.
       def moved(anchors, changes)
         grown = changes.map { |place, text| [place, text.size - 1] }
-        anchors.map { |anchor| anchor.at(anchor.place + grown.sum { |place, size| (place < anchor.place) ? size : 0 }) }.freeze
+        anchors.map { |anchor| anchor.at(anchor.place + grown.sum { |place, size| (place < anchor.place) ? size : 0 }) }
+          .freeze
       end
 
       # The ranges of a pattern's matches.

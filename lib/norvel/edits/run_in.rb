@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Lets a heading stand in the line of the text that follows: two paragraphs in a style each, the first with a paragraph mark
-    # that is not seen (the style separator of ISO/IEC 29500-1 17.3.2.36). Or ends that again.
+    # Lets a heading stand in the line of the text that follows: two paragraphs in a style each, the first with a
+    # paragraph mark that is not seen (the style separator of ISO/IEC 29500-1 17.3.2.36). Or ends that again.
     class RunIn < Edit
       MARK = {hidden: true, specVanish_run: {}}.freeze
 
@@ -19,7 +19,8 @@ module Norvel
       def change(document)
         document.replace(chosen(document, @ids).map do |paragraph|
           following = document.paragraphs[document.position(paragraph.id) + 1]
-          raise Refused, "Paragraph #{document.position(paragraph.id) + 1} has no text after it to run into." if @on && (following.nil? || following.blank? || following.part != paragraph.part)
+          raise Refused, "Paragraph #{document.position(paragraph.id) + 1} has no text after it to run into." if @on &&
+            (following.nil? || following.blank? || following.part != paragraph.part)
           paragraph.with(mark: @on ? paragraph.mark.merge(MARK) : paragraph.mark.without(*MARK.keys))
         end)
       end

@@ -17,7 +17,8 @@ module Norvel
       end
 
       def title(_document)
-        "Set #{@values.map { |name, value| "#{name.to_s.tr("_", " ")} #{Length.spoken(value, "mm")}" }.join(", ")} in #{count(@sections.size, "section")}"
+        said = @values.map { |name, value| "#{name.to_s.tr("_", " ")} #{Length.spoken(value, "mm")}" }
+        "Set #{said.join(", ")} in #{count(@sections.size, "section")}"
       end
     end
   end

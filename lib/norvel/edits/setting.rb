@@ -14,12 +14,13 @@ module Norvel
         values
       end
 
-      # The set with the property at a value, over what levels below give. Slots that would beat it (counted in lines or characters, automatic) are
-      # removed, and switched off where a level below has them.
+      # The set with the property at a value, over what levels below give. Slots that would beat it (counted in lines or
+      # characters, automatic) are removed, and switched off where a level below has them.
       def put(set, name, value, inherited)
         value = Styles::Properties[name].type.over(inherited[name], value)
         stronger = Styles::Properties.slots_of(name) - slots(name, value).keys
-        off = stronger.select { |slot| inherited[slot].is_a?(Integer) && inherited[slot].nonzero? }.to_h { |slot| [slot, 0] }
+        off = stronger.select { |slot| inherited[slot].is_a?(Integer) && inherited[slot].nonzero? }
+          .to_h { |slot| [slot, 0] }
         set.without(*stronger).merge(slots(name, value).merge(off))
       end
     end

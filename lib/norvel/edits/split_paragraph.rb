@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Makes two paragraphs of one, both with its formatting. The part that holds images, notes or fields stays the paragraph
-    # that the file knows; when both do, it can't be split there.
+    # Makes two paragraphs of one, both with its formatting. The part that holds images, notes or fields stays the
+    # paragraph that the file knows; when both do, it can't be split there.
     class SplitParagraph < Edit
       # at: a position in the paragraph's raw text
       def initialize(id, at)
@@ -18,11 +18,18 @@ module Norvel
         places = anchors(paragraph)
         special = parts.zip(places).map { |runs, anchors| anchors.any? || runs.any? { |run| special?(run) } }
         first_known = special.first || !special.last
-        raise Refused, "Images, notes, fields or links stand on both sides of this place, so the paragraph can't be split here." if special.all?
+        if special.all?
+          raise Refused, "Images, notes, fields or links stand on both sides of this place, so the paragraph can't " \
+            "be split here."
+        end
         first_known = false if paragraph.holds && !special.first
-        raise Refused, "A section ends in this paragraph and an image, note or field stands before this place, so it can't be split here." if paragraph.holds == :section_break && special.first
+        if paragraph.holds == :section_break && special.first
+          raise Refused, "A section ends in this paragraph and an image, note or field stands before this place, so " \
+            "it can't be split here."
+        end
         position = document.position(@id)
-        document.with(paragraphs: document.paragraphs.dup.tap { |list| list[position, 1] = both(paragraph, parts.zip(places), first_known, document.next_id) }.freeze)
+        document.with(paragraphs: document.paragraphs.dup
+          .tap { |list| list[position, 1] = both(paragraph, parts.zip(places), first_known, document.next_id) }.freeze)
       end
 
       def title(document)
@@ -64,7 +71,8 @@ module Norvel
         halves.each_with_index.map do |(runs, anchors), half|
           known = half.zero? == first_known
           next paragraph.with(runs: runs.freeze, anchors: anchors.freeze) if known
-          paragraph.with(id:, source: nil, holds: nil, runs: runs.map { |run| run.with(source: nil) }.freeze, anchors: anchors.freeze)
+          paragraph.with(id:, source: nil, holds: nil, runs: runs.map { |run| run.with(source: nil) }.freeze,
+            anchors: anchors.freeze)
         end
       end
     end

@@ -2,8 +2,9 @@
 
 module Norvel
   module Edits
-    # Lets the numbers of a list start again at a paragraph, or go on from the list of its kind before it. All that follow it
-    # in its list come along (ISO/IEC 29500-1 17.9.27 startOverride; a list that starts anew is a list of the same definition).
+    # Lets the numbers of a list start again at a paragraph, or go on from the list of its kind before it. All that
+    # follow it in its list come along (ISO/IEC 29500-1 17.9.27 startOverride; a list that starts anew is a list of the
+    # same definition).
     class StartList < StyleEdit
       # id: the paragraph; again: true to start anew, false to continue
       def initialize(id, again:, at: 1)
@@ -17,7 +18,10 @@ module Norvel
         raise Refused, "Paragraph #{document.position(@id) + 1} is in no list." unless list_id
         raise Refused, "Bullets have no numbers to start again." if document.numbering.level(list_id, level)&.bullet?
         numbering, target = @again ? anew(document, list_id, level) : before(document, list_id)
-        moved = followers(document, list_id).map { |paragraph| paragraph.with(direct: paragraph.direct.merge(list_id: target, list_level: document.cascade.list_of(paragraph).last)) }
+        moved = followers(document, list_id).map do |paragraph|
+          paragraph.with(direct: paragraph.direct.merge(list_id: target, list_level: document.cascade.list_of(paragraph)
+            .last))
+        end
         document.with(numbering:).replace(moved)
       end
 
@@ -29,21 +33,27 @@ module Norvel
 
       def anew(document, list_id, level)
         list = document.numbering.list(list_id)
-        starts = (level..8).to_h { |number| [number, (number == level) ? @at : document.numbering.level(list_id, number)&.start || 1] }
+        starts = (level..8).to_h { |number|
+          [number, (number == level) ? @at : document.numbering.level(list_id, number)&.start || 1]
+        }
         document.numbering.with(Document::Numbering::List.new(list.definition_id, starts, list.overrides))
       end
 
       # The nearest list before this paragraph that counts with the same definition.
       def before(document, list_id)
         definition = document.numbering.list(list_id).definition_id
-        ids = document.paragraphs.first(document.position(@id)).reverse_each.lazy.filter_map { |paragraph| document.cascade.list_of(paragraph)&.first }
+        ids = document.paragraphs.first(document.position(@id)).reverse_each.lazy.filter_map do |paragraph|
+          document.cascade.list_of(paragraph)&.first
+        end
         earlier = ids.find { |id| id != list_id && document.numbering.list(id).definition_id == definition }
         raise Refused, "No list of this kind stands before paragraph #{document.position(@id) + 1}." unless earlier
         [document.numbering, earlier]
       end
 
       def followers(document, list_id)
-        document.paragraphs.drop(document.position(@id)).select { |paragraph| document.cascade.list_of(paragraph)&.first == list_id }
+        document.paragraphs.drop(document.position(@id)).select do |paragraph|
+          document.cascade.list_of(paragraph)&.first == list_id
+        end
       end
     end
   end

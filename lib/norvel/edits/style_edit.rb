@@ -35,7 +35,8 @@ module Norvel
         document.with_everything(document.everything.map do |paragraph|
           paragraph = paragraph.with(style_id: to) if paragraph.style_id == from
           next paragraph unless paragraph.runs.any? { |run| run.style_id == from }
-          paragraph.with(runs: paragraph.runs.map { |run| (run.style_id == from) ? run.with(style_id: to) : run }.freeze)
+          paragraph.with(runs: paragraph.runs.map { |run| (run.style_id == from) ? run.with(style_id: to) : run }
+            .freeze)
         end)
       end
 
@@ -44,7 +45,8 @@ module Norvel
         styles.transform_values do |other|
           links = {based_on: other.based_on, next_id: other.next_id}
           next other unless links.value?(from) || other.link == from
-          changed = links.transform_values { |id| (id == from) ? to : id }.merge(link: (other.link == from) ? nil : other.link)
+          changed = links.transform_values { |id| (id == from) ? to : id }
+            .merge(link: (other.link == from) ? nil : other.link)
           changed[:based_on] = nil if changed[:based_on] == other.id
           other.with(**changed)
         end

@@ -6,10 +6,13 @@ module Norvel
     class StyleFromLook < Edit
       # The values in which the look of most of these paragraphs differs from the default style's.
       def self.values(document, ids)
-        paragraph = ids.map { |id| document.paragraph(id) }.group_by { |p| [document.look(p), document.letter_look(p)] }.max_by { |_, list| list.size }.last.first
+        paragraph = ids.map { |id| document.paragraph(id) }.group_by { |p| [document.look(p), document.letter_look(p)] }
+          .max_by { |_, list| list.size }.last.first
         base = document.sheet.default
         {paragraph: document.look(paragraph), run: document.letter_look(paragraph)}.flat_map do |place, look|
-          look.differences(document.cascade.of_style(base, place), place).map { |property| [property.name, look[property.name]] }
+          look.differences(document.cascade.of_style(base, place), place).map do |property|
+            [property.name, look[property.name]]
+          end
         end.to_h.except(:outline_level)
       end
 

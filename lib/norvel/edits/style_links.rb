@@ -12,7 +12,8 @@ module Norvel
 
       def change(document)
         style = style(document, @id)
-        raise Refused, "The next style must be a paragraph style." if @values[:next_id] && !style(document, @values[:next_id]).paragraph?
+        raise Refused, "The next style must be a paragraph style." if @values[:next_id] &&
+          !style(document, @values[:next_id]).paragraph?
         document.with(sheet: document.sheet.put(style.with(**@values)))
       end
 

@@ -2,12 +2,14 @@
 
 module Norvel
   module Edits
-    # Puts words of a paragraph in a character style, or takes them out of one. What the words had directly for the same purpose goes,
-    # since toggles of both would cancel each other.
+    # Puts words of a paragraph in a character style, or takes them out of one. What the words had directly for the same
+    # purpose goes, since toggles of both would cancel each other.
     class StyleWords < StyleEdit
       # The usual character styles, made when they are first used.
       USUAL = {
-        "Emphasis" => {italic: true}, "Strong" => {bold: true}, "Work Title" => {italic: true}, "Foreign Words" => {italic: true}, "Code" => {font: "Courier New"}, "Superscript" => {position: "super"}, "Subscript" => {position: "sub"}
+        "Emphasis" => {italic: true}, "Strong" => {bold: true}, "Work Title" => {italic: true},
+        "Foreign Words" => {italic: true}, "Code" => {font: "Courier New"}, "Superscript" => {position: "super"},
+        "Subscript" => {position: "sub"}
       }.freeze
 
       # range: of positions in the paragraph's raw text; name: of the style, or nil for none
@@ -20,9 +22,14 @@ module Norvel
       # The range of the nth time (from 0) that words stand in a paragraph as it is read. Raises Refused.
       def self.range(paragraph, words, nth)
         raise Refused, "No words are selected." if words.to_s.strip.empty?
-        places = paragraph.raw_text.each_char.with_index.filter_map { |char, index| index unless Document::Run::UNSEEN.include?(char) }
+        places = paragraph.raw_text.each_char.with_index.filter_map do |char, index|
+          index unless Document::Run::UNSEEN.include?(char)
+        end
         at = -1
-        (nth + 1).times { at = paragraph.text.index(words, at + 1) or raise Refused, "“#{words[0, 40]}” is not in this paragraph any more." }
+        (nth + 1).times {
+          at = paragraph.text.index(words, at + 1) or raise Refused,
+            "“#{words[0, 40]}” is not in this paragraph any more."
+        }
         places[at]..places[at + words.size - 1]
       end
 
@@ -45,7 +52,12 @@ module Norvel
         return [document, found] if found
         raise Refused, "There is no character style “#{@name}”." unless USUAL.key?(@name)
         id = document.sheet.free_id(@name)
-        style = Styles::Style.new(id:, name: @name, type: "character", based_on: document.sheet.default("character")&.id, custom: !Styles::BuiltIn.name?(@name), run: Styles::PropertySet.of(USUAL[@name].inject({}) { |set, (name, value)| set.merge(Setting.slots(name, value)) }))
+        style = Styles::Style.new(id:, name: @name, type: "character",
+          based_on: document.sheet.default("character")&.id, custom: !Styles::BuiltIn.name?(@name),
+          run: Styles::PropertySet.of(USUAL[@name].inject({}) { |set, (name, value)|
+            set
+                      .merge(Setting.slots(name, value))
+          }))
         [document.with(sheet: document.sheet.put(style)), style]
       end
 

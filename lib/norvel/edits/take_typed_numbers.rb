@@ -2,10 +2,17 @@
 
 module Norvel
   module Edits
-    # Takes numbers away that were typed before headings, where the number that is counted says the same: a reader sees what was
-    # there before, once. A typed number that differs from the counted one stays, since one of the two is wrong.
+    # Takes numbers away that were typed before headings, where the number that is counted says the same: a reader sees
+    # what was there before, once. A typed number that differs from the counted one stays, since one of the two is
+    # wrong.
     class TakeTypedNumbers < Edit
-      PREFIX = /\A[\s\u00A0]*(?<typed>(?:[[:alpha:]]+[\s\u00A0]+)?(?:\d{1,3}(?:\.\d{1,3})*(?=[.):\s\u00A0])|(?:[IVXLC]{1,6}|[A-Z])(?=[.):]))|[[:alpha:]]+[\s\u00A0]+(?:[IVXLC]{1,6}|[A-Z])(?=[\s\u00A0]))[.):]?[\s\u00A0–—-]+(?=\S)/
+      # "1.2 ", "Chapter 3: ", "IV. ", "Appendix B – "
+      PREFIX = /\A[\s\u00A0]*
+        (?<typed>
+          (?:[[:alpha:]]+[\s\u00A0]+)?(?:\d{1,3}(?:\.\d{1,3})*(?=[.):\s\u00A0])|(?:[IVXLC]{1,6}|[A-Z])(?=[.):]))|
+          [[:alpha:]]+[\s\u00A0]+(?:[IVXLC]{1,6}|[A-Z])(?=[\s\u00A0])
+        )
+        [.):]?[\s\u00A0–—-]+(?=\S)/x
 
       # Paragraphs whose typed number is the one that is counted.
       def self.places(document)

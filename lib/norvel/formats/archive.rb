@@ -6,14 +6,15 @@ Zip.write_zip64_support = false # a text document needs none, and not every read
 
 module Norvel
   module Formats
-    # Writes a zip archive anew from one that came: the same entries in the same order, copied as they are unless changed.
-    # Deterministic: changed entries carry the earliest time a zip can say.
+    # Writes a zip archive anew from one that came: the same entries in the same order, copied as they are unless
+    # changed. Deterministic: changed entries carry the earliest time a zip can say.
     module Archive
       EARLIEST = Zip::DOSTime.local(1980, 1, 1)
 
       module_function
 
-      # +changed+: bytes by entry name; names the archive lacks are added at the end. +only+: names of the entries to take along.
+      # +changed+: bytes by entry name; names the archive lacks are added at the end. +only+: names of the entries to
+      # take along.
       def write(container, changed, only: nil)
         rest = changed.dup
         buffer = Zip::OutputStream.write_buffer(StringIO.new(+"".b)) do |zip|

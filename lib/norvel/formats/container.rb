@@ -5,8 +5,9 @@ require "zip"
 module Norvel
   module Formats
     # A zip archive from a stranger, read within limits: nothing is trusted that it says of itself, nothing is written
-    # to disk, and every fault is an UnreadableFile with a sentence. Source of the limits: our own (docs/file-formats.md).
-    # It holds bytes and places in them and no stream, so any number of threads may read it at once.
+    # to disk, and every fault is an UnreadableFile with a sentence. Source of the limits: our own
+    # (docs/file-formats.md). It holds bytes and places in them and no stream, so any number of threads may read it at
+    # once.
     class Container
       LARGEST_FILE = 100_000_000
       ENTRIES = 5_000
@@ -24,7 +25,8 @@ module Norvel
       # Raises UnreadableFile for a size that no text document has.
       def self.refuse_larger(size, name)
         return unless size > LARGEST_FILE
-        raise UnreadableFile, "#{name} is larger than #{LARGEST_FILE / 1_000_000} MB, which no text document needs to be."
+        raise UnreadableFile, "#{name} is larger than #{LARGEST_FILE / 1_000_000} MB, which no text document needs " \
+          "to be."
       end
 
       def initialize(bytes)
@@ -59,7 +61,9 @@ module Norvel
 
       def directory
         declared = declared_count
-        raise UnreadableFile, "The archive says it holds #{declared} files, far more than a document has." if declared > ENTRIES
+        if declared > ENTRIES
+          raise UnreadableFile, "The archive says it holds #{declared} files, far more than a document has."
+        end
         entries = listed
         unique = entries.map { |entry| entry.name.downcase }.uniq.size
         if entries.size != declared || unique != entries.size
@@ -80,7 +84,9 @@ module Norvel
 
       # Did the zip library itself stumble, or something of ours?
       def within_zip?(error)
-        error.backtrace_locations.to_a.first(3).any? { |place| place.path.include?("/zip/") || place.path.start_with?("<internal") }
+        error.backtrace_locations.to_a.first(3).any? do |place|
+          place.path.include?("/zip/") || place.path.start_with?("<internal")
+        end
       end
 
       # Entries by the end-of-directory record, which must be there (a truncated file has lost it).
@@ -91,9 +97,11 @@ module Norvel
       end
 
       def vet(entry)
-        raise UnreadableFile, "The archive holds a file with a forbidden name." if unsafe?(entry.name.b) || raw_backslash?(entry)
+        raise UnreadableFile, "The archive holds a file with a forbidden name." if unsafe?(entry.name.b) ||
+          raw_backslash?(entry)
         if entry.gp_flags.anybits?(1)
-          raise UnreadableFile, "The file is protected by a password: take it off where the file was written and save it again."
+          raise UnreadableFile, "The file is protected by a password: take it off where the file was written and " \
+            "save it again."
         end
         return if [0, 8].include?(entry.compression_method)
         raise UnreadableFile, "The archive uses a packing method that a document must not use."
@@ -117,10 +125,12 @@ module Norvel
         limit = [limit, UNPACKED - @unpacked].min
         content = inflated(entry, limit)
         if content.bytesize > limit
-          raise UnreadableFile, "The file unpacks to more than #{limit / 1_000_000} MB: it is damaged or was made to do harm."
+          raise UnreadableFile, "The file unpacks to more than #{limit / 1_000_000} MB: it is damaged or was made to " \
+            "do harm."
         end
         if content.bytesize > RATIO_FROM && content.bytesize > entry.compressed_size * RATIO
-          raise UnreadableFile, "A part of the file unpacks to more than #{RATIO} times its size: it was made to do harm."
+          raise UnreadableFile, "A part of the file unpacks to more than #{RATIO} times its size: " \
+            "it was made to do harm."
         end
         if Zlib.crc32(content) != entry.crc
           raise UnreadableFile, "The file is damaged: the part #{entry.name.inspect} does not match its check sum."
@@ -135,7 +145,9 @@ module Norvel
         inflate = Zlib::Inflate.new(-Zlib::MAX_WBITS)
         content = +"".b
         packed.bytesize.fdiv(CHUNK).ceil.times do |number|
-          inflate.inflate(packed.byteslice(number * CHUNK, CHUNK)) { |piece| content << piece if content.bytesize <= limit }
+          inflate.inflate(packed.byteslice(number * CHUNK, CHUNK)) do |piece|
+            content << piece if content.bytesize <= limit
+          end
           break if content.bytesize > limit
         end
         content

@@ -24,15 +24,18 @@ module Norvel
         when /\APK\x05\x06/n, /\APK\x07\x08/n then "The file is an empty or incomplete archive: it holds no document."
         when /\A#{Regexp.escape(COMPOUND)}/no then compound(bytes, save_as)
         when /\A\{\\rtf/n then "This is a rich text file: open it where it was written and #{save_as}."
-        when /\A%PDF-/n then "This is a PDF, which holds pages and not paragraphs: bring the file it was made from, as #{Formats.spoken}."
+        when /\A%PDF-/n then "This is a PDF, which holds pages and not paragraphs: bring the file it was made from, " \
+          "as #{Formats.spoken}."
         when /\A(\xEF\xBB\xBF)?\s*</n then markup(head, save_as)
         else "This is not a #{Formats.spoken} file."
         end
       end
 
-      # A compound binary file holds its stream names as UTF-16 in its directory: an encrypted package has a telling one.
+      # A compound binary file holds its stream names as UTF-16 in its directory: an encrypted package has a telling
+      # one.
       def compound(bytes, save_as)
-        return "The file is in an old binary format: open it where it was written and #{save_as}." unless bytes.b.include?(ENCRYPTED)
+        return "The file is in an old binary format: open it where it was written and #{save_as}." unless bytes.b
+          .include?(ENCRYPTED)
         "The file is protected by a password: open it where it was written, take the password off and save it again."
       end
 

@@ -10,14 +10,18 @@ module Norvel
 
       # The parsed part. Raises UnreadableFile, naming the part.
       def parse(bytes, part)
-        raise UnreadableFile, "The part “#{part}” of the file holds more elements than any text needs." if bytes.count("<") > TAGS
+        raise UnreadableFile, "The part “#{part}” of the file holds more elements than any text needs." if bytes
+          .count("<") > TAGS
         document = Nokogiri::XML::Document.parse(bytes, nil, nil) { |options| options.strict.nonet }
         subset = document.internal_subset
-        raise UnreadableFile, "The part “#{part}” declares entities of its own, which a document has no need of." if subset&.children&.any?
+        if subset&.children&.any?
+          raise UnreadableFile, "The part “#{part}” declares entities of its own, which a document has no need of."
+        end
         raise UnreadableFile, "The part “#{part}” of the file is empty." unless document.root
         document
       rescue Nokogiri::XML::SyntaxError => error
-        reason = error.message.match?(/depth|huge|amplification|loop/i) ? "is nested or grown beyond what a document needs" : "is not well-formed#{" (line #{error.line})" if error.line}"
+        reason = error.message.match?(/depth|huge|amplification|loop/i) ? "is nested or grown beyond what a document " \
+          "needs" : "is not well-formed#{" (line #{error.line})" if error.line}"
         raise UnreadableFile, "The part “#{part}” of the file #{reason}."
       end
     end

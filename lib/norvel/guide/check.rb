@@ -8,8 +8,8 @@ module Norvel
 
       attr_reader :guide, :document
 
-      # A whole check with every finding worked out; Unjudged where a fault of Norvel's own prevents it, so that nobody is locked
-      # out of a document by its check. Arguments as for new.
+      # A whole check with every finding worked out; Unjudged where a fault of Norvel's own prevents it, so that nobody
+      # is locked out of a document by its check. Arguments as for new.
       def self.attempt(guide, document, before: nil, reached: nil)
         before = nil if before&.fault
         new(guide, document, before:, reached:).tap(&:findings)
@@ -17,8 +17,9 @@ module Norvel
         Unjudged.new(guide, document, error)
       end
 
-      # +before+: a check of an earlier state of the document; what it found on paragraphs that are still the same is kept.
-      # +reached+: ids of the styles whose looks differ between the two states, none when their styles are the same.
+      # +before+: a check of an earlier state of the document; what it found on paragraphs that are still the same is
+      # kept. +reached+: ids of the styles whose looks differ between the two states, none when their styles are the
+      # same.
       def initialize(guide, document, before: nil, reached: nil)
         @guide = guide
         @document = document
@@ -30,7 +31,8 @@ module Norvel
         @before = nil
       end
 
-      # Every Finding: those on the page set-up and the document, then paragraph by paragraph; granted exceptions left out.
+      # Every Finding: those on the page set-up and the document, then paragraph by paragraph; granted exceptions left
+      # out.
       def findings
         @findings ||= on_document + by_paragraph.values.flatten(1)
       end
@@ -57,12 +59,14 @@ module Norvel
 
       # Would this check have found the same on the same paragraphs?
       def comparable?(other)
-        guide.source == other.guide.source && document.sheet.equal?(other.document.sheet) && document.numbering.equal?(other.document.numbering)
+        guide.source == other.guide.source && document.sheet.equal?(other.document.sheet) &&
+          document.numbering.equal?(other.document.numbering)
       end
 
       # Findings by cause, worst first, then largest.
       def groups
-        @groups ||= findings.group_by(&:cause).values.map { |list| Group.new(list) }.sort_by.with_index { |group, index| [SEVERITIES.index(group.severity), -group.size, index] }
+        @groups ||= findings.group_by(&:cause).values.map { |list| Group.new(list) }.sort_by
+          .with_index { |group, index| [SEVERITIES.index(group.severity), -group.size, index] }
       end
 
       def counts
@@ -84,7 +88,10 @@ module Norvel
 
       # The role of every paragraph, by id.
       def roles
-        @roles ||= document.paragraphs.to_h { |paragraph| [paragraph.id, suggested?(paragraph) ? suggestions[paragraph.id].role : Survey::StyleRoles.role(document, paragraph)] }
+        @roles ||= document.paragraphs.to_h do |paragraph|
+          [paragraph.id, suggested?(paragraph) ? suggestions[paragraph.id].role : Survey::StyleRoles
+            .role(document, paragraph)]
+        end
       end
 
       def suggestions
@@ -94,7 +101,10 @@ module Norvel
       # Does the role come from the look, because the style says nothing of it?
       def suggested?(paragraph)
         @suggested ||= {}
-        @suggested.fetch(paragraph.id) { @suggested[paragraph.id] = Survey::StyleRoles.role(document, paragraph) == "body" && !%w[body blank].include?(suggestions[paragraph.id].role) }
+        @suggested.fetch(paragraph.id) {
+          @suggested[paragraph.id] = Survey::StyleRoles
+            .role(document, paragraph) == "body" && !%w[body blank].include?(suggestions[paragraph.id].role)
+        }
       end
 
       def role(paragraph)
@@ -129,12 +139,16 @@ module Norvel
       end
 
       def same_as_before?(paragraph)
-        @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id) && @before.document.paragraph(paragraph.id).equal?(paragraph) && (!@reached || @before.suggested?(paragraph) == suggested?(paragraph))
+        @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id) &&
+          @before.document.paragraph(paragraph.id).equal?(paragraph) &&
+          (!@reached || @before.suggested?(paragraph) == suggested?(paragraph))
       end
 
       def reached?(paragraph)
         return false unless @reached
-        @reached[document.style_of(paragraph)&.id] || paragraph.runs.any? { |run| run.style_id && @reached[run.style_id] }
+        @reached[document.style_of(paragraph)&.id] || paragraph.runs.any? { |run|
+          run.style_id && @reached[run.style_id]
+        }
       end
 
       def judged(paragraph, families)

@@ -2,8 +2,8 @@
 
 module Norvel
   class Guide
-    # A computed change that puts findings right, as plain data: it holds no document, so findings can be kept for as long as
-    # anyone likes. +safe+ ones change no text and no meaning and may run in bulk.
+    # A computed change that puts findings right, as plain data: it holds no document, so findings can be kept for as
+    # long as anyone likes. +safe+ ones change no text and no meaning and may run in bulk.
     #   name   its name in the command line's JSON
     #   label  what a button says
     #   steps  [[a key of STEPS, arguments …], …], done in order
@@ -18,7 +18,10 @@ module Norvel
 
     # What a step makes of the findings, the guide and its arguments.
     Mend::STEPS = {
-      put_in_style: ->(list, guide, style, role) { Edits::ApplyRoleStyle.new(Mend.ids(list), style, guide.values(role)) },
+      put_in_style: ->(list, guide, style, role) {
+        Edits::ApplyRoleStyle
+          .new(Mend.ids(list), style, guide.values(role))
+      },
       change_style: ->(_, _, style, values) { Edits::ChangeStyle.new(style, values) },
       change_level: ->(_, _, definition, level, values) { Edits::ChangeListLevel.new(definition, level, values) },
       clear: ->(list, _, options) { Edits::ClearDirect.new(Mend.ids(list), **options) },

@@ -2,8 +2,8 @@
 
 module Norvel
   class Guide
-    # Applies every safe mend, stage by stage, again until none is left that helps, and says what was done and what is left with
-    # why. A stage is judged by what the one before left; where nothing was changed nothing is judged anew.
+    # Applies every safe mend, stage by stage, again until none is left that helps, and says what was done and what is
+    # left with why. A stage is judged by what the one before left; where nothing was changed nothing is judged anew.
     class Mending
       ROUNDS = 8
       TRIES = 2 # of one cause
@@ -34,7 +34,8 @@ module Norvel
       # [{rule:, count:, why:}, …]
       def left
         wanted = check.findings.select { |finding| wanted?(finding.rule) }
-        wanted.group_by { |finding| [finding.rule, why(finding)] }.map { |(rule, why), list| {rule:, count: list.size, why:} }
+        wanted.group_by { |finding| [finding.rule, why(finding)] }
+          .map { |(rule, why), list| {rule:, count: list.size, why:} }
       end
 
       def words_unchanged?
@@ -65,7 +66,8 @@ module Norvel
 
       def mendable(stage)
         check.groups.select do |group|
-          group.first.mend&.safe && Rules[group.rule].stage == stage && wanted?(group.rule) && @tried[group.first.cause] < TRIES
+          group.first.mend&.safe && Rules[group.rule].stage == stage && wanted?(group.rule) &&
+            @tried[group.first.cause] < TRIES
         end
       end
 

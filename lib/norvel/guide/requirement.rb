@@ -4,7 +4,8 @@ module Norvel
   class Guide
     # What a guide asks of one property: a value, one of several, or a range; and the value that would meet it.
     class Requirement
-      # +asked+ as the YAML has it: "12pt", {"any_of" => […]}, {"min" => …, "max" => …}, {"multiple" => 1.15}, {"exact" => "24pt"}.
+      # +asked+ as the YAML has it: "12pt", {"any_of" => […]}, {"min" => …, "max" => …}, {"multiple" => 1.15}, {"exact"
+      # => "24pt"}.
       # Raises UnusableGuide.
       def self.of(property, asked)
         new(property, asked)

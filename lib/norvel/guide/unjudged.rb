@@ -2,8 +2,8 @@
 
 module Norvel
   class Guide
-    # Stands for a check that a fault of Norvel's own prevented. It answers what pages ask of a check, with no findings, and has
-    # a sentence; it is never met by a guide.
+    # Stands for a check that a fault of Norvel's own prevented. It answers what pages ask of a check, with no findings,
+    # and has a sentence; it is never met by a guide.
     Unjudged = Struct.new(:guide, :document, :error) do
       def fault
         "This document could not be held against #{guide.name}: Norvel made a mistake of its own (#{error.class}). " \

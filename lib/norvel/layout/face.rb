@@ -2,14 +2,16 @@
 
 module Norvel
   module Layout
-    # One font file with its metrics, in ems: what a line of it takes and what each character takes. Read from hhea, hmtx and cmap
-    # (ISO/IEC 14496-22); nothing is read before it is asked for.
+    # One font file with its metrics, in ems: what a line of it takes and what each character takes. Read from hhea,
+    # hmtx and cmap (ISO/IEC 14496-22); nothing is read before it is asked for.
     class Face
-      # How often letters stand in running text, of 1000 (English prose, from memory of the usual tables; spaces included). A
-      # mean over them is the width of an average character.
+      # How often letters stand in running text, of 1000 (English prose, from memory of the usual tables; spaces
+      # included). A mean over them is the width of an average character.
       FREQUENCIES = {
-        " " => 180, "e" => 104, "t" => 74, "a" => 67, "o" => 62, "i" => 57, "n" => 57, "s" => 52, "h" => 50, "r" => 49, "d" => 35,
-        "l" => 33, "u" => 23, "c" => 23, "m" => 20, "w" => 19, "f" => 18, "g" => 16, "y" => 16, "p" => 16, "b" => 12, "v" => 8, "k" => 6
+        " " => 180, "e" => 104, "t" => 74, "a" => 67, "o" => 62, "i" => 57, "n" => 57, "s" => 52, "h" => 50, "r" => 49,
+        "d" => 35,
+        "l" => 33, "u" => 23, "c" => 23, "m" => 20, "w" => 19, "f" => 18, "g" => 16, "y" => 16, "p" => 16, "b" => 12,
+        "v" => 8, "k" => 6
       }.freeze
 
       def initialize(path)

@@ -2,7 +2,8 @@
 
 module Norvel
   module Layout
-    # The faces that ship, by the font that a document names and how its letters are set. Widths and line heights come from here.
+    # The faces that ship, by the font that a document names and how its letters are set. Widths and line heights come
+    # from here.
     module Fonts
       FOLDER = File.join(ROOT, "public/fonts")
       FACES = Norvel::Fonts.families.values.flat_map { |family| family["files"].values }.uniq

@@ -2,8 +2,8 @@
 
 module Norvel
   module Snapshot
-    # What versions 1 and 2 wrote: values without the names of their kinds, runs without what stands in them, images in a list.
-    # A run that was read from the file still holds what it held there.
+    # What versions 1 and 2 wrote: values without the names of their kinds, runs without what stands in them, images in
+    # a list. A run that was read from the file still holds what it held there.
     class Earlier < Unpack
       def paragraph(data, came = @original.paragraphs)
         return came.fetch(data) if data.is_a?(Integer)
@@ -15,7 +15,9 @@ module Norvel
       # Descriptions of images were kept apart from the text.
       def finish(document, others)
         said = (others[:pictures] || []).to_h { |picture| [picture[:id], picture[:description]] }
-        changed = document.pictures.select { |picture| said.key?(picture.id) && said[picture.id] != picture.description }
+        changed = document.pictures.select do |picture|
+          said.key?(picture.id) && said[picture.id] != picture.description
+        end
         return document if changed.empty?
         Edits::DescribePictures.new(changed.to_h { |picture| [picture.id, said[picture.id]] }).change(document)
       end
@@ -32,10 +34,12 @@ module Norvel
         runs = made.runs.map do |run|
           from = run.source && was.runs[run.source] or next run
           taken = left[run.source].shift(run.text.scan(Document::Run::SIGNS).size)
-          Document::Run.new(run.text, run.style_id, run.direct, run.source, (taken.freeze unless taken.empty?), from.spans)
+          Document::Run.new(run.text, run.style_id, run.direct, run.source, (taken.freeze unless taken.empty?),
+            from.spans)
         end
         text = runs.map(&:text).join
-        Document::Paragraph.new(made.id, made.part, made.section, made.style_id, made.direct, made.mark, runs.freeze, made.table,
+        Document::Paragraph.new(made.id, made.part, made.section, made.style_id, made.direct, made.mark, runs.freeze,
+          made.table,
           made.source, made.holds, was.container, Document::Anchor.moved(was.anchors, was.raw_text, text))
       end
 

@@ -5,10 +5,12 @@ module Norvel
     # The names by which values stand in saved documents: they outlive the names of classes.
     module Kinds
       ALL = {
-        "image" => Document::Image, "box" => Document::TextBox, "note" => Document::NoteMark, "field" => Document::Field,
+        "image" => Document::Image, "box" => Document::TextBox, "note" => Document::NoteMark,
+        "field" => Document::Field,
         "field_part" => Document::FieldPart, "field_result" => Document::FieldResult, "link" => Document::Link,
         "bookmark" => Document::Bookmark, "comment" => Document::CommentMark, "equation" => Document::Equation,
-        "sign" => Document::CharacterSign, "unknown" => Document::Unknown, "table" => Document::Table, "row" => Document::Row,
+        "sign" => Document::CharacterSign, "unknown" => Document::Unknown, "table" => Document::Table,
+        "row" => Document::Row,
         "cell" => Document::Cell, "section" => Document::Section, "page_style" => Document::PageStyle,
         "settings" => Document::Settings, "style" => Styles::Style, "level" => Document::ListLevel
       }.freeze

@@ -2,7 +2,8 @@
 
 module Norvel
   module Snapshot
-    # To plain data. Equal property sets are told once; a value of a known kind is {"~": its kind, its members that are set}.
+    # To plain data. Equal property sets are told once; a value of a known kind is {"~": its kind, its members that are
+    # set}.
     class Pack
       attr_reader :sets
 
@@ -15,8 +16,10 @@ module Norvel
       # +came+: the paragraphs of the file among which it may stand unchanged.
       def paragraph(paragraph, came = @original.paragraphs)
         return paragraph.source if paragraph.source && paragraph.equal?(came[paragraph.source])
-        whole = [paragraph.id, paragraph.part, paragraph.section, paragraph.style_id, set(paragraph.direct), set(paragraph.mark),
-          paragraph.runs.map { |run| run(run) }, paragraph.table&.to_a, paragraph.source, paragraph.holds, paragraph.container,
+        whole = [paragraph.id, paragraph.part, paragraph.section, paragraph.style_id, set(paragraph.direct),
+          set(paragraph.mark),
+          paragraph.runs.map { |run| run(run) }, paragraph.table&.to_a, paragraph.source, paragraph.holds,
+          paragraph.container,
           paragraph.anchors.map { |anchor| [anchor.place, plain(anchor.object)] }]
         paragraph.anchors.empty? ? whole[0..10] : whole
       end
@@ -30,9 +33,12 @@ module Norvel
       def other(field, value)
         case field
         when :sheet
-          {styles: value.styles.values.map { |style| plain(style) }, paragraph: set(value.paragraph_defaults), run: set(value.run_defaults)}
+          {styles: value.styles.values.map { |style| plain(style) }, paragraph: set(value.paragraph_defaults),
+           run: set(value.run_defaults)}
         when :stories
-          value.zip(@original.stories).map { |story, came| story.paragraphs.map { |one| paragraph(one, came.paragraphs) } }
+          value.zip(@original.stories).map do |story, came|
+            story.paragraphs.map { |one| paragraph(one, came.paragraphs) }
+          end
         when :numbering then numbering(value)
         else plain(value)
         end

@@ -13,7 +13,8 @@ module Norvel
       def paragraph(data, came = @original.paragraphs)
         return came.fetch(data) if data.is_a?(Integer)
         id, part, section, style_id, direct, mark, runs, table, source, holds, container, anchors = data
-        Document::Paragraph.new(id, part.to_sym, section, style_id, @sets[direct], @sets[mark], runs.map { |run| run(run) }.freeze,
+        Document::Paragraph.new(id, part.to_sym, section, style_id, @sets[direct], @sets[mark],
+          runs.map { |run| run(run) }.freeze,
           cell_look(table), source, holds&.to_sym, container, anchors(anchors))
       end
 
@@ -77,7 +78,8 @@ module Norvel
       # Values of kinds that earlier editions told without their names.
       def style(data)
         style = value(data)
-        style.with(conditions: style.conditions.transform_keys(&:to_s).transform_values { |pair| pair.to_a.freeze }.freeze)
+        style.with(conditions: style.conditions.transform_keys(&:to_s).transform_values { |pair| pair.to_a.freeze }
+          .freeze)
       end
 
       def level(data)
@@ -88,9 +90,9 @@ module Norvel
         case data
         when Array then data.map { |item| value(item) }.freeze
         when Hash
-          return @sets[data[:number]] if data[:"~"] == "set"
-          members = data.except(:"~").transform_values { |item| value(item) }
-          data.key?(:"~") ? Kinds.make(data[:"~"], members) : members.freeze
+          return @sets[data[:number]] if data[:~] == "set"
+          members = data.except(:~).transform_values { |item| value(item) }
+          data.key?(:~) ? Kinds.make(data[:~], members) : members.freeze
         else data
         end
       end

@@ -2,12 +2,13 @@
 
 module Norvel
   module Styles
-    # From what every level sets to what is seen. Order of application: ISO/IEC 29500-1 17.7.2; table conditions: 17.7.6. How
-    # levels combine beyond that (toggles, units, the place of numbering) is the format's to say (rules). One resolution answers
-    # what a value is and where it comes from. Nothing effective is stored in the document: looks are computed here, once for each
-    # combination that occurs.
+    # From what every level sets to what is seen. Order of application: ISO/IEC 29500-1 17.7.2; table conditions:
+    # 17.7.6. How levels combine beyond that (toggles, units, the place of numbering) is the format's to say (rules).
+    # One resolution answers what a value is and where it comes from. Nothing effective is stored in the document: looks
+    # are computed here, once for each combination that occurs.
     class Cascade
-      # One level: its kind (:defaults, :table, :style, :list, :character, :direct), the style it is of (if any), and what it sets.
+      # One level: its kind (:defaults, :table, :style, :list, :character, :direct), the style it is of (if any), and
+      # what it sets.
       Layer = Struct.new(:kind, :style, :set)
       # One level of an explanation: the value it would give and whether that is the value seen.
       Step = Struct.new(:kind, :style, :value, :won)
@@ -18,7 +19,8 @@ module Norvel
 
       attr_reader :sheet, :numbering, :rules
 
-      # known: the cascade of an earlier state; looks that no change of styles between the two can reach are taken from it.
+      # known: the cascade of an earlier state; looks that no change of styles between the two can reach are taken from
+      # it.
       def initialize(sheet, numbering, rules:, known: nil)
         @sheet = sheet
         @numbering = numbering
@@ -26,7 +28,9 @@ module Norvel
         @supplied = {paragraph: [], run: []}.merge(rules.supplied.group_by { |name| Properties[name].on })
         @paragraph_looks = Hash.new { |styles, id| styles[id] = Hash.new { |tables, table| tables[table] = {} } }
         @run_looks = Hash.new do |styles, id|
-          styles[id] = Hash.new { |tables, table| tables[table] = Hash.new { |characters, character| characters[character] = {} } }
+          styles[id] = Hash.new do |tables, table|
+            tables[table] = Hash.new { |characters, character| characters[character] = {} }
+          end
         end
         @interned = {}
         take(known) if known && same_ground?(known)
@@ -43,8 +47,8 @@ module Norvel
         run_look(paragraph.style_id, paragraph.table, run.style_id, run.direct)
       end
 
-      # The look of a list marker (17.3.1.29, 17.9.25): of the paragraph's style, its mark, the list level; never underlined with
-      # the mark.
+      # The look of a list marker (17.3.1.29, 17.9.25): of the paragraph's style, its mark, the list level; never
+      # underlined with the mark.
       def marker(paragraph)
         level = (place = list_of(paragraph)) && @numbering.level(*place)
         direct = level ? paragraph.mark.without(:underline).merge(level.run) : paragraph.mark
@@ -63,8 +67,8 @@ module Norvel
         look(:paragraph, paragraph_layers(style&.id, PropertySet::EMPTY, nil))
       end
 
-      # Every level that has a say on one property, from the document's defaults to direct formatting, the one whose value is
-      # seen marked. +run+ is needed for properties of runs.
+      # Every level that has a say on one property, from the document's defaults to direct formatting, the one whose
+      # value is seen marked. +run+ is needed for properties of runs.
       def explain(name, paragraph, run = nil)
         property = Properties[name]
         layers = layers_for(property, paragraph, run)
@@ -102,7 +106,8 @@ module Norvel
         place = list_place(style_id, direct)
         level = place && @numbering.level(*place)
         list = level && Layer.new(:list, nil, level.paragraph)
-        supplier = level && (direct.key?(:list_id) ? :direct : chain.reverse.find { |style| style.paragraph.key?(:list_id) })
+        supplier = level && (direct.key?(:list_id) ? :direct : chain.reverse
+          .find { |style| style.paragraph.key?(:list_id) })
         styles = chain.map { |style| Layer.new(:style, style, style.paragraph) }
         [Layer.new(:defaults, nil, @sheet.paragraph_defaults), *table_layers(table, 0),
           *@rules.with_list(styles, Layer.new(:direct, nil, direct), list, supplier)]
@@ -112,7 +117,8 @@ module Norvel
         styles = @sheet.chain(@sheet.resolve(style_id)).map { |style| Layer.new(:style, style, style.run) }
         chain = character_id ? @sheet.chain(@sheet.resolve(character_id, "character")) : []
         characters = chain.map { |style| Layer.new(:character, style, style.run) }
-        [Layer.new(:defaults, nil, @sheet.run_defaults), *table_layers(table, 1), *styles, *characters, Layer.new(:direct, nil, direct)]
+        [Layer.new(:defaults, nil, @sheet.run_defaults), *table_layers(table, 1), *styles, *characters,
+          Layer.new(:direct, nil, direct)]
       end
 
       def table_layers(table, side)
@@ -126,7 +132,8 @@ module Norvel
         sets = style.conditions[name] and Layer.new(:table, style, sets[side])
       end
 
-      # A list that is switched off by id 0 is none. In a paragraph style the level is the one that names the style (17.9.23).
+      # A list that is switched off by id 0 is none. In a paragraph style the level is the one that names the style
+      # (17.9.23).
       def list_place(style_id, direct)
         chain = @sheet.chain(@sheet.resolve(style_id))
         supplier = direct.key?(:list_id) ? nil : chain.reverse.find { |style| style.paragraph.key?(:list_id) }
@@ -138,7 +145,8 @@ module Norvel
       end
 
       def run_look(style_id, table, character_id, direct)
-        @run_looks[style_id][table][character_id][direct] ||= look(:run, run_layers(style_id, table, character_id, direct))
+        @run_looks[style_id][table][character_id][direct] ||= look(:run,
+          run_layers(style_id, table, character_id, direct))
       end
 
       def look(place, layers)
@@ -162,7 +170,9 @@ module Norvel
       end
 
       def settled(values)
-        MERGED.each { |name, type| values[name] &&= type.effective(values[name]).then { |kept| kept unless kept.empty? } }
+        MERGED.each do |name, type|
+          values[name] &&= type.effective(values[name]).then { |kept| kept unless kept.empty? }
+        end
         values[:list] = values[:list_id]&.nonzero? ? [values[:list_id], values[:list_level] || 0] : nil
         values
       end
@@ -186,13 +196,15 @@ module Norvel
 
       def same_ground?(known)
         known.numbering.equal?(numbering) && known.rules.equal?(rules) &&
-          %i[paragraph_defaults run_defaults].all? { |defaults| known.sheet.public_send(defaults) == sheet.public_send(defaults) }
+          %i[paragraph run].all? { |place| known.sheet.defaults(place) == sheet.defaults(place) }
       end
 
       # Other threads may be adding to the earlier cascade: copies are taken in one step each.
       def take(known)
         @interned = known.interned.dup
-        same = Hash.new { |found, (id, type)| found[[id, type]] = chain_of(known.sheet, id, type) == chain_of(sheet, id, type) }
+        same = Hash.new do |found, (id, type)|
+          found[[id, type]] = chain_of(known.sheet, id, type) == chain_of(sheet, id, type)
+        end
         tables = ->(looks) { looks.to_a.select { |table, _| table.nil? || same[[table.style_id, "table"]] } }
         known.paragraph_looks.to_a.select { |id, _| same[[id, "paragraph"]] }.each do |id, by_table|
           tables[by_table].each { |table, looks| @paragraph_looks[id][table] = looks.dup }

@@ -2,8 +2,8 @@
 
 module Norvel
   module Styles
-    # The effective formatting of a paragraph or a run: every property of the table with its value. Frozen and interned by
-    # the cascade that made it, so comparing two looks of one cascade is comparing identity.
+    # The effective formatting of a paragraph or a run: every property of the table with its value. Frozen and interned
+    # by the cascade that made it, so comparing two looks of one cascade is comparing identity.
     class Look
       attr_reader :values, :hash
 

@@ -2,8 +2,8 @@
 
 module Norvel
   module Styles
-    # The property table, neutral of formats: name, type, default, label, group. Cascade, provenance, rules, forms and JSON are
-    # driven by it. How a property stands in a format is that format's own table (formats/docx/property_table,
+    # The property table, neutral of formats: name, type, default, label, group. Cascade, provenance, rules, forms and
+    # JSON are driven by it. How a property stands in a format is that format's own table (formats/docx/property_table,
     # formats/html/stylesheet). A new property is one entry here and one in each format that carries it.
     # Defaults: ISO/IEC 29500-1, where an absence is described.
     module Properties
@@ -18,7 +18,8 @@ module Norvel
 
       # What no one sees in forms and every format may carry as it came: told whole, in the format's own words.
       CARRIED = {
-        paragraph: %w[suppressAutoHyphens suppressLineNumbers mirrorIndents snapToGrid textAlignment adjustRightInd autoSpaceDE
+        paragraph: %w[suppressAutoHyphens suppressLineNumbers mirrorIndents snapToGrid textAlignment adjustRightInd
+          autoSpaceDE
           autoSpaceDN kinsoku wordWrap overflowPunct topLinePunct],
         run: %w[dstrike w kern outline shadow emboss imprint effect bdr em fitText noProof webHidden specVanish]
       }.freeze
@@ -74,7 +75,9 @@ module Norvel
 
         def carried
           CARRIED.each do |place, names|
-            names.each { |name| add(name: :"#{name}_#{place}", on: place, type: ANY, clear: CARRIED_KEPT.include?(name) ? :keep : :look) }
+            names.each do |name|
+              add(name: :"#{name}_#{place}", on: place, type: ANY, clear: CARRIED_KEPT.include?(name) ? :keep : :look)
+            end
           end
         end
 

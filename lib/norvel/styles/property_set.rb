@@ -2,7 +2,8 @@
 
 module Norvel
   module Styles
-    # What one level sets: a frozen map from slot names to values. It says nothing of what it does not set; unset is not zero.
+    # What one level sets: a frozen map from slot names to values. It says nothing of what it does not set; unset is not
+    # zero.
     class PropertySet
       attr_reader :values, :hash
 

@@ -39,7 +39,8 @@ module Norvel
         @defaults.fetch(type) { @defaults[type] = @styles.values.reverse.find { |s| s.type == type && s.default } }
       end
 
-      # The style that an id on content means: a missing one, or one of another type, is the default (17.3.1.27); may be nil.
+      # The style that an id on content means: a missing one, or one of another type, is the default (17.3.1.27); may be
+      # nil.
       def resolve(id, type = "paragraph")
         style = @styles[id]
         (style && style.type == type) ? style : default(type)
@@ -63,7 +64,8 @@ module Norvel
         @styles.each_value.find { |s| s.name.downcase == wanted && (type.nil? || s.type == type) }
       end
 
-      # The style of the other kind that is one with this one: text and words in it change together (17.7.4.6). Each must name the other.
+      # The style of the other kind that is one with this one: text and words in it change together (17.7.4.6). Each
+      # must name the other.
       def twin(style)
         other = style && @styles[style.link]
         other if other && other.link == style.id && [style.type, other.type].sort == %w[character paragraph]
@@ -71,7 +73,8 @@ module Norvel
 
       # Styles of a type in the order in which lists show them.
       def ordered(type)
-        @styles.each_value.select { |style| style.type == type }.sort_by { |style| [style.priority || LAST, style.name.downcase] }
+        @styles.each_value.select { |style| style.type == type }
+          .sort_by { |style| [style.priority || LAST, style.name.downcase] }
       end
 
       # Ids whose base leads back to themselves.

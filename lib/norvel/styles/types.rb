@@ -2,8 +2,9 @@
 
 module Norvel
   module Styles
-    # The kinds of value a property has. A type says a value to a person (spoken), to the JSON (json), to a stylesheet (css),
-    # understands what a person types (typed, raises Refused), and tells whether two values are the same to a reader (same?).
+    # The kinds of value a property has. A type says a value to a person (spoken), to the JSON (json), to a stylesheet
+    # (css), understands what a person types (typed, raises Refused), and tells whether two values are the same to a
+    # reader (same?).
     module Types
       class Any
         def spoken(value, _unit = "pt")
@@ -22,7 +23,8 @@ module Norvel
           one == other
         end
 
-        # What has to be set over +inherited+ for +wanted+ to be seen; types that merge level by level set less, or more.
+        # What has to be set over +inherited+ for +wanted+ to be seen; types that merge level by level set less, or
+        # more.
         def over(_inherited, wanted)
           wanted
         end
@@ -54,7 +56,8 @@ module Norvel
       end
 
       class Flag < Any
-        WORDS = {"yes" => true, "true" => true, "on" => true, "1" => true, "no" => false, "false" => false, "off" => false, "0" => false}.freeze
+        WORDS = {"yes" => true, "true" => true, "on" => true, "1" => true, "no" => false, "false" => false,
+                 "off" => false, "0" => false}.freeze
 
         def spoken(value, _unit = "pt")
           value ? "yes" : "no"
@@ -80,7 +83,8 @@ module Norvel
 
         def typed(text)
           text = text.to_s.strip.downcase
-          @words.find { |value, word| [value, word].include?(text) }&.first or raise Refused, "“#{text}” is not one of #{@words.values.join(", ")}."
+          @words.find { |value, word| [value, word].include?(text) }&.first or raise Refused,
+            "“#{text}” is not one of #{@words.values.join(", ")}."
         end
       end
 
@@ -114,7 +118,8 @@ module Norvel
 
         def typed(text)
           return "auto" if %w[auto automatic none].include?(text.to_s.strip.downcase)
-          Norvel::Colour.hex(text.to_s.strip) or raise Refused, "“#{text}” is not a colour: type it like #1f3864, or automatic."
+          Norvel::Colour.hex(text.to_s.strip) or raise Refused,
+            "“#{text}” is not a colour: type it like #1f3864, or automatic."
         end
       end
 
@@ -137,12 +142,14 @@ module Norvel
           when /\A(?:exactly|exact)\s+(.+)\z/ then {rule: "exact", value: Norvel::Length.typed($1)}
           when /\A(?:at least|at_least|min)\s+(.+)\z/ then {rule: "at_least", value: Norvel::Length.typed($1)}
           when /\A[\d.,]+\s*[a-z]+\z/ then {rule: "exact", value: Norvel::Length.typed(text)}
-          else raise Refused, "“#{text}” is not a line spacing: type single, 1.5, double, 1.15, “exactly 24pt” or “at least 14pt”."
+          else raise Refused, "“#{text}” is not a line spacing: type single, 1.5, double, 1.15, “exactly 24pt” or " \
+            "“at least 14pt”."
           end
         end
 
         def same?(one, other)
-          one[:rule] == other[:rule] && (one[:value] - other[:value]).abs <= ((one[:rule] == "multiple") ? 0.005 : 0.0501)
+          one[:rule] == other[:rule] && (one[:value] - other[:value])
+            .abs <= ((one[:rule] == "multiple") ? 0.005 : 0.0501)
         end
 
         private
@@ -156,7 +163,8 @@ module Norvel
       # A language as BCP 47 writes it: en-GB, de.
       class Language < Any
         def typed(text)
-          text.to_s.strip[/\A[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/] or raise Refused, "“#{text}” is not a language: type it like en-GB or de."
+          text.to_s.strip[/\A[A-Za-z]{2,3}(?:-[A-Za-z0-9]{2,8})*\z/] or raise Refused,
+            "“#{text}” is not a language: type it like en-GB or de."
         end
       end
 
@@ -172,7 +180,8 @@ module Norvel
 
         def typed(text)
           return 0 if text.to_s.strip.downcase == "body text"
-          text.to_s[/\A\s*(?:level\s*)?([0-9])\s*\z/i, 1]&.to_i or raise Refused, "An outline level is 1 to 9, or body text."
+          text.to_s[/\A\s*(?:level\s*)?([0-9])\s*\z/i, 1]&.to_i or raise Refused,
+            "An outline level is 1 to 9, or body text."
         end
       end
     end

@@ -15,9 +15,12 @@ module Norvel
         end
         weights = worn.flat_map { |look, under| under.map { |letters, words| [[look, letters], words] } }
         sizes = Hash.new(0)
-        weights.each { |(_, letters), words| sizes[[letters[:size], letters[:font], letters[:bold], letters[:italic]]] += words }
+        weights.each do |(_, letters), words|
+          sizes[[letters[:size], letters[:font], letters[:bold], letters[:italic]]] += words
+        end
         @size, @font, @bold, @italic = sizes.max_by(&:last)&.first || default(document, paragraphs)
-        @look, @letters = weights.select { |(_, l), _| l[:size] == @size && l[:bold] == @bold && l[:italic] == @italic }.max_by(&:last)&.first || [nil, nil]
+        @look, @letters = weights.select { |(_, l), _| l[:size] == @size && l[:bold] == @bold && l[:italic] == @italic }
+          .max_by(&:last)&.first || [nil, nil]
       end
 
       def bold?

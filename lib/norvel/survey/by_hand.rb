@@ -2,9 +2,11 @@
 
 module Norvel
   module Survey
-    # Spacing and structure that was made with characters where a property would do. Each detector answers for one paragraph.
+    # Spacing and structure that was made with characters where a property would do. Each detector answers for one
+    # paragraph.
     module ByHand
-      # Patterns of Paragraph#seen_text, in which images and note marks are signs. Edits that mend these take what they match.
+      # Patterns of Paragraph#seen_text, in which images and note marks are signs. Edits that mend these take what they
+      # match.
       LEADING_TAB = /(?:\A|(?<=[\f\v]))[ \u00A0]*\t[ \u00A0\t]*/
       LEADING_SPACE = /(?:\A|(?<=[\f\v]))[ \u00A0]{2,}/
       DOUBLE_SPACE = /(?<=\S) {2,}(?=\S)/
@@ -41,7 +43,8 @@ module Norvel
       # A number or bullet that stands in the text, where a list or a heading's numbering would do.
       def typed_number?(paragraph)
         traits = Traits.of(paragraph)
-        traits.bullet? || (%i[decimal roman letter chapter].include?(traits.kind) && traits.words >= 2 && paragraph.part != :table)
+        return true if traits.bullet?
+        %i[decimal roman letter chapter].include?(traits.kind) && traits.words >= 2 && paragraph.part != :table
       end
 
       def typed_capitals?(paragraph)
@@ -56,21 +59,30 @@ module Norvel
         worded = document.paragraphs.reject(&:blank?)
         text = worded.reject { |paragraph| paragraph.part == :table }
         {
-          blank_paragraphs: document.paragraphs.select(&:blank?), leading_tabs: text.select { |p| leading_tab?(p) }, leading_spaces: text.select { |p| leading_space?(p) }, double_spaces: worded.select { |p| double_space?(p) },
-          line_breaks: worded.select { |p| line_break?(p) }, typed_numbers: text.select { |p| typed_number?(p) }, page_break_runs: document.paragraphs.select { |p| page_break?(p) } | pushing(document),
-          whole_bold: text.select { |p| whole?(document, p, :bold) }, whole_underlined: text.select { |p| whole?(document, p, :underline) }, typed_capitals: text.select { |p| typed_capitals?(p) }
+          blank_paragraphs: document.paragraphs.select(&:blank?),
+          leading_tabs: text.select { |paragraph| leading_tab?(paragraph) },
+          leading_spaces: text.select { |paragraph| leading_space?(paragraph) },
+          double_spaces: worded.select { |paragraph| double_space?(paragraph) },
+          line_breaks: worded.select { |paragraph| line_break?(paragraph) },
+          typed_numbers: text.select { |paragraph| typed_number?(paragraph) },
+          page_break_runs: document.paragraphs.select { |paragraph| page_break?(paragraph) } | pushing(document),
+          whole_bold: text.select { |paragraph| whole?(document, paragraph, :bold) },
+          whole_underlined: text.select { |paragraph| whole?(document, paragraph, :underline) },
+          typed_capitals: text.select { |paragraph| typed_capitals?(paragraph) }
         }
       end
 
       # The first of each run of blank paragraphs that is long enough to push.
       def pushing(document)
-        document.paragraphs.chunk_while { |one, other| one.blank? && other.blank? }.filter_map { |run| run.first if run.first.blank? && run.size >= PUSHING }
+        runs = document.paragraphs.chunk_while { |one, other| one.blank? && other.blank? }
+        runs.select { |run| run.first.blank? && run.size >= PUSHING }.map(&:first)
       end
 
       # Set by hand on every word, where the style does not ask for it.
       def whole?(document, paragraph, name)
         property = Styles::Properties[name]
-        paragraph.letters.any? && paragraph.letters.all? { |run| run.direct.key?(name) && property.type.json(run.direct[name]) == true }
+        return false if paragraph.letters.empty?
+        paragraph.letters.all? { |run| run.direct.key?(name) && property.type.json(run.direct[name]) == true }
       end
     end
   end

@@ -12,7 +12,8 @@ module Norvel
 
         # "centred", "16 pt", "not bold", "left indent 1.93 cm"
         def spoken(unit = "pt")
-          return "#{"not " unless property.type.json(value)}#{property.label.downcase}" if property.type.is_a?(Styles::Types::Flag)
+          return "#{"not " unless property.type.json(value)}#{property.label.downcase}" if property.type
+            .is_a?(Styles::Types::Flag)
           said = property.spoken(value, name.start_with?("space_") ? "pt" : unit)
           %i[align font size].include?(name) ? said : "#{property.label.downcase} #{said}"
         end

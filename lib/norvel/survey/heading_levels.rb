@@ -2,8 +2,8 @@
 
 module Norvel
   module Survey
-    # Levels for headings found by their looks: headings of one look have one level, a more prominent look has a higher one, and
-    # numbers that are typed or counted say it outright.
+    # Levels for headings found by their looks: headings of one look have one level, a more prominent look has a higher
+    # one, and numbers that are typed or counted say it outright.
     class HeadingLevels
       # What tells the looks of headings apart. Sizes within half a point are one (they were meant to be).
       Kind = Struct.new(:size, :bold, :capitals, :italic, :underline, :small_caps, :centred) do
@@ -53,13 +53,19 @@ module Norvel
       def kind(paragraph)
         letters = @document.letter_look(paragraph)
         traits = Traits.of(paragraph)
-        Kind.new(letters[:size], letters[:bold], letters[:caps] || traits.capitals?, letters[:italic], letters[:underline] != "none", letters[:small_caps], @document.look(paragraph)[:align] == "center")
+        Kind.new(letters[:size], letters[:bold], letters[:caps] || traits.capitals?, letters[:italic],
+          letters[:underline] != "none", letters[:small_caps], @document.look(paragraph)[:align] == "center")
       end
 
       def merge_near_sizes
         sizes = @kinds.values.map(&:size).tally
         usual = sizes.sort_by { |_, count| -count }.map(&:first)
-        nearest = sizes.keys.to_h { |size| [size, usual.find { |other| (other - size).abs <= 0.5 && (other == size || sizes[other] > sizes[size] * 2) } || size] }
+        nearest = sizes.keys.to_h do |size|
+          [size, usual.find { |other|
+            (other - size).abs <= 0.5 &&
+              (other == size || sizes[other] > sizes[size] * 2)
+          } || size]
+        end
         @kinds.transform_values! { |kind| kind.dup.tap { |merged| merged.size = nearest[kind.size] } }
       end
 
@@ -68,13 +74,19 @@ module Norvel
         ordered = (by_kind.keys | @marked.keys).sort_by { |kind| kind.prominence.map { |value| -value } }
         numbered = by_kind.transform_values { |list| depth(list) }
         levels = {}
-        ordered.each { |kind| levels[kind] = @marked[kind] || numbered[kind] || between(kind, ordered, numbered, levels, by_kind) }
+        ordered.each do |kind|
+          levels[kind] = @marked[kind] || numbered[kind] || between(kind, ordered, numbered, levels, by_kind)
+        end
         levels.transform_values { |level| level.clamp(1, 6) }
       end
 
       # The depth that most of a kind's numbers say; chapters above plain numbers push those down.
       def depth(paragraphs)
-        numbers = paragraphs.filter_map { |paragraph| Traits.of(paragraph).then { |t| (t.kind == :decimal) ? t.depth : (1 if %i[chapter appendix].include?(t.kind)) } }
+        numbers = paragraphs.filter_map do |paragraph|
+          Traits.of(paragraph).then do |t|
+            (t.kind == :decimal) ? t.depth : (1 if %i[chapter appendix].include?(t.kind))
+          end
+        end
         return if numbers.size * 2 < paragraphs.size || numbers.empty?
         usual = numbers.tally.max_by(&:last).first
         (usual == 1 && chapters_elsewhere?(paragraphs)) ? 2 : usual
@@ -97,7 +109,8 @@ module Norvel
 
       # A single heading of a look of its own among many of nearly the same (by size) is one of them.
       def same_use?(kind, other, by_kind)
-        by_kind[kind].size == 1 && by_kind.fetch(other, []).size >= 3 && (kind.size - other.size).abs <= 0.5 && kind.bold == other.bold && kind.italic == other.italic
+        alone = by_kind[kind].size == 1 && by_kind.fetch(other, []).size >= 3
+        alone && (kind.size - other.size).abs <= 0.5 && kind.bold == other.bold && kind.italic == other.italic
       end
     end
   end

@@ -2,8 +2,9 @@
 
 module Norvel
   module Survey
-    # How much speaks for a paragraph being a heading: a sum of evidence, each with its reason. The weights are judgement, not
-    # fitted: what stands out, is numbered, is short and is followed by text is a heading; what reads as a sentence is not.
+    # How much speaks for a paragraph being a heading: a sum of evidence, each with its reason. The weights are
+    # judgement, not fitted: what stands out, is numbered, is short and is followed by text is a heading; what reads as
+    # a sentence is not.
     class HeadingScore
       THRESHOLD = 3.5
 
@@ -61,7 +62,8 @@ module Norvel
       def numbering
         case @traits.kind
         when :chapter, :appendix then count(2, "begins like a chapter", distinct: @traits.words <= 15)
-        when :decimal then (@traits.depth >= 2) ? count(2.5, "numbered as a section", distinct: true) : count(0.8, "numbered")
+        when :decimal then (@traits.depth >= 2) ? count(2.5, "numbered as a section", distinct: true) : count(0.8,
+          "numbered")
         when :roman then count(1, "numbered")
         end
         count(2.5, "a usual heading", distinct: true) if @traits.heading_word?

@@ -5,8 +5,8 @@ module Norvel
     # Look groups: the paragraphs that a reader sees as one kind of text, since they have the same effective formatting;
     # emphasis on words inside does not split a group. Most paragraphs first.
     class Looks
-      # letter: "A" for the largest group, then "B" …, after Z "AA"; look, letters: Styles::Look; role: that of most, with the
-      # Suggestion that most have
+      # letter: "A" for the largest group, then "B" …, after Z "AA"; look, letters: Styles::Look; role: that of most,
+      # with the Suggestion that most have
       Group = Struct.new(:letter, :look, :letters, :paragraphs, :role, :suggestion, keyword_init: true) do
         def size
           paragraphs.size
@@ -28,11 +28,18 @@ module Norvel
       end
 
       def groups
-        @groups ||= @document.paragraphs.reject(&:blank?).group_by { |paragraph| [@document.look(paragraph), @document.letter_look(paragraph)] }
-          .sort_by.with_index { |(_, list), index| [-list.size, index] }.each_with_index.map { |((look, letters), list), index| group(look, letters, list, index) }
+        @groups ||= by_look.sort_by.with_index { |(_, list), index| [-list.size, index] }
+          .map.with_index { |((look, letters), list), index| group(look, letters, list, index) }
       end
 
       private
+
+      # {[look, look of letters] => [paragraphs, …]}
+      def by_look
+        @document.paragraphs.reject(&:blank?).group_by do |paragraph|
+          [@document.look(paragraph), @document.letter_look(paragraph)]
+        end
+      end
 
       def group(look, letters, list, index)
         role = list.map { |paragraph| @document.suggestions.role(paragraph.id) }.tally.max_by(&:last).first

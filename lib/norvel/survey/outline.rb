@@ -29,7 +29,8 @@ module Norvel
           level = yield(paragraph) or next
           skipped = before + 1 if level > before + 1
           before = level
-          Entry.new(paragraph:, level:, skipped:, marked: !marked_level(paragraph).nil?, faults: faults(paragraph, skipped))
+          Entry.new(paragraph:, level:, skipped:, marked: !marked_level(paragraph).nil?,
+            faults: faults(paragraph, skipped))
         end
       end
 
@@ -45,7 +46,8 @@ module Norvel
       end
 
       def faults(paragraph, skipped)
-        [("level #{skipped} is skipped" if skipped), ("empty" if paragraph.blank?), ("in a table" if paragraph.part == :table)].compact
+        [("level #{skipped} is skipped" if skipped), ("empty" if paragraph.blank?),
+          ("in a table" if paragraph.part == :table)].compact
       end
     end
   end

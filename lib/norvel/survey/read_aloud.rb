@@ -2,8 +2,8 @@
 
 module Norvel
   module Survey
-    # What assistive technology would announce, in its order: a small stand-in for a screen reader that goes by structure and
-    # never by looks.
+    # What assistive technology would announce, in its order: a small stand-in for a screen reader that goes by
+    # structure and never by looks.
     class ReadAloud
       Line = Struct.new(:announced, :text, :paragraph)
 
@@ -25,7 +25,10 @@ module Norvel
       private
 
       def announce(paragraph)
-        lines = (@pictures[paragraph.id] || []).reject(&:decorative).map { |picture| picture.description ? Line.new("image", picture.description, paragraph) : Line.new("image, no description", "", paragraph) }
+        lines = (@pictures[paragraph.id] || []).reject(&:decorative).map { |picture|
+          picture.description ? Line.new("image", picture.description, paragraph) : Line
+            .new("image, no description", "", paragraph)
+        }
         return lines + [Line.new("blank", "", paragraph)] if paragraph.blank?
         return lines if paragraph.sealed_text.empty?
         lines + [Line.new(kind(paragraph), paragraph.sealed_text, paragraph)]

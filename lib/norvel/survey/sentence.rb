@@ -15,8 +15,12 @@ module Norvel
 
       def wearing(survey, worded)
         looks, styles = survey.looks.size, survey.styles_used.size
-        return "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* by *#{counted(styles, "style")}*: what is seen is what the styles say." if survey.direct.values.sum.zero?
-        "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* but #{"only " if styles < looks}*#{counted(styles, "style")}*."
+        if survey.direct.values.sum.zero?
+          return "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* by *#{counted(styles, "style")}*: " \
+            "what is seen is what the styles say."
+        end
+        only = "only " if styles < looks
+        "#{counted(worded, "paragraph")} wear *#{counted(looks, "look")}* but #{only}*#{counted(styles, "style")}*."
       end
 
       def blanks(survey)
@@ -29,7 +33,9 @@ module Norvel
         return "Nothing looks like a heading." if seen.zero? && marked.zero?
         return "All *#{seen}* headings are marked as such." if seen == marked && survey.outline.seen.all?(&:marked)
         unmarked = survey.outline.seen.count { |entry| !entry.marked }
-        "*#{seen}* look like headings; *#{(seen == unmarked) ? "none" : seen - unmarked}* #{(seen - unmarked == 1 || seen == unmarked) ? "is" : "are"} marked as one."
+        marked = seen - unmarked
+        verb = (marked < 2) ? "is" : "are"
+        "*#{seen}* look like headings; *#{marked.zero? ? "none" : marked}* #{verb} marked as one."
       end
 
       def counted(count, noun)

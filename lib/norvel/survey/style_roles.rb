@@ -9,7 +9,10 @@ module Norvel
 
       def role(document, paragraph)
         return "blank" if paragraph.blank?
-        found = document.cascade.memo(:role, paragraph.style_id) { of_style(document.sheet, document.style_of(paragraph)) }
+        found = document.cascade.memo(:role, paragraph.style_id) {
+          of_style(document.sheet, document
+                  .style_of(paragraph))
+        }
         found ||= heading_by_level(document.look(paragraph)[:outline_level])
         found = "table_text" if paragraph.part == :table && (found.nil? || found == "body")
         found || (document.look(paragraph)[:list] ? "list_item" : "body")
@@ -19,7 +22,8 @@ module Norvel
       def of_style(sheet, style)
         return unless style
         sheet.chain(style).reverse_each do |link|
-          role = Roles.of_style_name(link.name) and return (role == "body" && !link.equal?(style)) ? heading_by_level(own_level(sheet, style)) || role : role
+          role = Roles.of_style_name(link.name) and return (role == "body" &&
+            !link.equal?(style)) ? heading_by_level(own_level(sheet, style)) || role : role
         end
         heading_by_level(own_level(sheet, style))
       end

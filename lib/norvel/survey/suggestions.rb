@@ -2,13 +2,13 @@
 
 module Norvel
   module Survey
-    # The role of every paragraph by what it looks like, says and stands next to, and by its style where that tells. First each
-    # by itself, then made consistent over the document.
+    # The role of every paragraph by what it looks like, says and stands next to, and by its style where that tells.
+    # First each by itself, then made consistent over the document.
     class Suggestions
       TITLE_ZONE = 25 # paragraphs at the start among which a title is looked for
       MOSTLY = 0.7
       # Styles whose names say what their text is; body and unknown styles may hold anything.
-      TELLING = /\A(?:heading_\d|title|subtitle|caption|quote|contents_entry|reference_entry|code|list_item|table_text)\z/
+      TELLING = /\A(?!(?:body|blank|other)\z)/
 
       def initialize(document)
         @document = document
@@ -75,49 +75,74 @@ module Norvel
           role = StyleRoles.role(@document, paragraph)
           next unless role.match?(TELLING)
           next if role.start_with?("heading") && paragraph.word_count > 40
-          next if role == "table_text" && paragraph.part == :table && Traits.of(paragraph).caption && Traits.of(paragraph).words > 3
-          put(paragraph, role, (role == "table_text") ? 0.95 : 0.97, (role == "table_text" && paragraph.part == :table) ? "in a table" : "its style says so")
+          next if role == "table_text" && paragraph.part == :table && Traits.of(paragraph).caption &&
+            Traits.of(paragraph).words > 3
+          put(paragraph, role, (role == "table_text") ? 0.95 : 0.97,
+            (role == "table_text" && paragraph.part == :table) ? "in a table" : "its style says so")
         end
       end
 
       # The largest text of the first page is the title; what stands with it is not body text.
       def title_page
-        marked = @worded.first(TITLE_ZONE).find { |paragraph| known?(paragraph) && @found[paragraph.id].role == "title" }
+        marked = @worded.first(TITLE_ZONE).find do |paragraph|
+          known?(paragraph) && @found[paragraph.id].role == "title"
+        end
         zone = title_zone
-        return others_on_title_page([marked, *zone].sort_by { |paragraph| @document.position(paragraph.id) }, marked) if marked
+        if marked
+          return others_on_title_page([marked, *zone].sort_by { |paragraph| @document.position(paragraph.id) },
+            marked)
+        end
         return if zone.empty?
         return if title_before_its_like(zone)
         largest = zone.map { |paragraph| size(paragraph) }.max
         return unless largest >= @body.size + 2
-        title = zone.find { |paragraph| size(paragraph) == largest && !Traits.of(paragraph).chapter? && !Traits.of(paragraph).heading_word? && Traits.of(paragraph).kind != :decimal } or return
-        return if @worded.count { |paragraph| size(paragraph) >= largest && letters(paragraph)[:bold] == letters(title)[:bold] && paragraph != title } > 2 && !alone_in_look?(title)
+        title = zone.find { |paragraph|
+          size(paragraph) == largest && !Traits.of(paragraph).chapter? &&
+            !Traits.of(paragraph).heading_word? && Traits.of(paragraph).kind != :decimal
+        } or return
+        return if @worded.count { |paragraph|
+          size(paragraph) >= largest &&
+            letters(paragraph)[:bold] == letters(title)[:bold] && paragraph != title
+        } > 2 && !alone_in_look?(title)
         put(title, "title", 0.93, "largest size in the document", "on the first page")
         others_on_title_page(zone, title)
       end
 
-      # A title that looks as the headings do: it comes first, stands out, and is followed by plain lines (an author's name), or at
-      # once by a heading of the same look.
+      # A title that looks as the headings do: it comes first, stands out, and is followed by plain lines (an author's
+      # name), or at once by a heading of the same look.
       def title_before_its_like(zone)
         first, second = zone
         return if second.nil? || first != @worded.first || !stands_out?(first)
         traits = Traits.of(first)
         return if traits.heading_word? || traits.kind || traits.sentence? || traits.words > 20
-        like = @worded.count { |other| Traits.of(other).words <= 15 && !other.equal?(first) && !known?(other) && appearance(other) == appearance(first) }
-        plain_lines = !stands_out?(second) && Traits.of(second).words <= 10 && !Traits.of(second).sentence? && document_look(second)[:align] == document_look(first)[:align]
+        like = @worded.count do |other|
+          Traits.of(other).words <= 15 && !other.equal?(first) && !known?(other) &&
+            appearance(other) == appearance(first)
+        end
+        plain_lines = !stands_out?(second) && Traits.of(second).words <= 10 && !Traits.of(second).sentence? &&
+          document_look(second)[:align] == document_look(first)[:align]
         heading_follows = appearance(second) == appearance(first) && Traits.of(second).kind.nil?
         return if like.zero? || [plain_lines, heading_follows].none?
-        put(first, "title", 0.8, "first in the document", plain_lines ? "followed by lines that are no text" : "followed by a heading of the same look")
+        put(first, "title", 0.8, "first in the document",
+          plain_lines ? "followed by lines that are no text" : "followed by a heading of the same look")
         others_on_title_page(zone, first)
       end
 
       def stands_out?(paragraph)
-        size(paragraph) >= @body.size + 0.5 || (letters(paragraph)[:bold] && !@body.bold?) || Traits.of(paragraph).capitals?
+        size(paragraph) >= @body.size + 0.5 || (letters(paragraph)[:bold] && !@body.bold?) ||
+          Traits.of(paragraph).capitals?
       end
 
       # The paragraphs before the first real text.
       def title_zone
-        first_text = @worded.index { |paragraph| paragraph.part == :body && Traits.of(paragraph).words >= 25 && Traits.of(paragraph).sentence? } || @worded.size
-        @worded.first([first_text, TITLE_ZONE].min).take_while { |paragraph| paragraph.equal?(@worded.first) || !later_page?(paragraph) }.reject { |paragraph| known?(paragraph) || Traits.of(paragraph).object? }
+        first_text = @worded.index { |paragraph|
+          paragraph.part == :body && Traits.of(paragraph).words >= 25 &&
+            Traits.of(paragraph).sentence?
+        } || @worded.size
+        @worded.first([first_text, TITLE_ZONE].min).take_while { |paragraph|
+          paragraph.equal?(@worded.first) ||
+            !later_page?(paragraph)
+        }.reject { |paragraph| known?(paragraph) || Traits.of(paragraph).object? }
       end
 
       def later_page?(paragraph)
@@ -131,13 +156,15 @@ module Norvel
       def others_on_title_page(zone, title)
         rest = zone.drop(zone.index(title) + 1)
         sub = rest.first
-        if sub && size(sub) > @body.size && size(sub) < size(title) && Traits.of(sub).words >= 3 && !looks_like_heading?(sub) && @following[title.id] == sub
+        if sub && size(sub) > @body.size && size(sub) < size(title) && Traits.of(sub).words >= 3 &&
+            !looks_like_heading?(sub) && @following[title.id] == sub
           put(sub, "subtitle", 0.75, "second largest, under the title")
         end
         ends = rest.index { |paragraph| looks_like_heading?(paragraph) } || rest.size
         (zone.take_while { |paragraph| paragraph != title } + rest.take(ends)).each do |paragraph|
           next if known?(paragraph)
-          put(paragraph, "other", 0.7, "on the title page") if document_look(paragraph)[:align] == "center" || Traits.of(paragraph).words <= 12
+          put(paragraph, "other", 0.7, "on the title page") if document_look(paragraph)[:align] == "center" ||
+            Traits.of(paragraph).words <= 12
         end
       end
 
@@ -151,7 +178,9 @@ module Norvel
         @worded.each do |paragraph|
           next if known?(paragraph)
           traits = Traits.of(paragraph)
-          if traits.paged? && [@preceding, @following].any? { |side| (other = side[paragraph.id]) && Traits.of(other).paged? }
+          if traits.paged? && [@preceding, @following].any? { |side|
+            (other = side[paragraph.id]) && Traits.of(other).paged?
+          }
             put(paragraph, "contents_entry", 0.95, "ends in a page number", "among others that do")
           elsif traits.caption && caption?(paragraph, traits)
             put(paragraph, "caption", 0.95, "begins like a caption", "short")
@@ -165,9 +194,12 @@ module Norvel
 
       # "Figure 3 shows …" is a sentence of the text: a caption is short, or unlike the text, or at an object.
       def caption?(paragraph, traits)
-        return true if @preceding[paragraph.id].then { |p| p && Traits.of(p).object? } || @following[paragraph.id].then { |p| p && (p.part == :table || Traits.of(p).object?) } || @preceding[paragraph.id]&.part == :table
+        return true if @preceding[paragraph.id].then { |p| p && Traits.of(p).object? } ||
+          @following[paragraph.id].then { |p| p && (p.part == :table || Traits.of(p).object?) } ||
+          @preceding[paragraph.id]&.part == :table
         separator = traits.text.match?(/\A\S+[\s\u00A0]+[^\s:.–—]+(?:\.\d+)*\s*[.:–—]/)
-        unlike = size(paragraph) < @body.size || letters(paragraph)[:italic] || letters(paragraph)[:bold] || document_look(paragraph)[:align] == "center"
+        unlike = size(paragraph) < @body.size || letters(paragraph)[:italic] || letters(paragraph)[:bold] ||
+          document_look(paragraph)[:align] == "center"
         traits.words <= 40 && (unlike || (separator && traits.words <= 25))
       end
 
@@ -176,7 +208,8 @@ module Norvel
       end
 
       def typewriter?(letters)
-        @typewriter ||= Hash.new { |known, look| known[look] = Fonts.stand_in(look[:font]).kind == "mono" }.compare_by_identity
+        @typewriter ||= Hash.new { |known, look| known[look] = Fonts.stand_in(look[:font]).kind == "mono" }
+          .compare_by_identity
         @typewriter[letters]
       end
 
@@ -186,14 +219,18 @@ module Norvel
         marked = @worded.filter_map { |paragraph| (level = @found[paragraph.id]&.level) && [paragraph, level] }.to_h
         levels = HeadingLevels.new(accepted, @document, marked:)
         accepted.each do |paragraph|
-          put(paragraph, "heading_#{levels.level(paragraph)}", scores[paragraph.id].confidence, *scores[paragraph.id].because)
+          put(paragraph, "heading_#{levels.level(paragraph)}", scores[paragraph.id].confidence,
+            *scores[paragraph.id].because)
         end
       end
 
       def candidates
         @worded.each_with_object({}) do |paragraph, scores|
-          next if known?(paragraph) || paragraph.part != :body || Traits.of(paragraph).words > 40 || Traits.of(paragraph).running_text? || Traits.of(paragraph).object? || listed?(paragraph)
-          scores[paragraph.id] = HeadingScore.new(paragraph, document_look(paragraph), letters(paragraph), @body, following: @following[paragraph.id], after_gap: @after_gap[paragraph.id], fresh: @fresh[paragraph.id] || document_look(paragraph)[:page_break_before])
+          next if known?(paragraph) || paragraph.part != :body || Traits.of(paragraph).words > 40 ||
+            Traits.of(paragraph).running_text? || Traits.of(paragraph).object? || listed?(paragraph)
+          scores[paragraph.id] = HeadingScore.new(paragraph, document_look(paragraph), letters(paragraph), @body,
+            following: @following[paragraph.id], after_gap: @after_gap[paragraph.id], fresh: @fresh[paragraph.id] ||
+              document_look(paragraph)[:page_break_before])
         end
       end
 
@@ -201,16 +238,23 @@ module Norvel
         document_look(paragraph)[:list] && !document_look(paragraph)[:keep_with_next] && !letters(paragraph)[:bold]
       end
 
-      # Headings come in kinds: one that looks as most headings do is one though its own evidence is thin, and a lone remark in
-      # a look that mostly holds text is not.
+      # Headings come in kinds: one that looks as most headings do is one though its own evidence is thin, and a lone
+      # remark in a look that mostly holds text is not.
       def consistent(scores)
-        by_kind = @worded.select { |paragraph| scores.key?(paragraph.id) || !known?(paragraph) }.group_by { |paragraph| appearance(paragraph) }
-        share = by_kind.transform_values { |list| list.count { |paragraph| scores[paragraph.id]&.heading? }.fdiv(list.size) }
+        by_kind = @worded.select { |paragraph| scores.key?(paragraph.id) || !known?(paragraph) }
+          .group_by { |paragraph| appearance(paragraph) }
+        share = by_kind.transform_values do |list|
+          list.count { |paragraph| scores[paragraph.id]&.heading? }.fdiv(list.size)
+        end
         @worded.select do |paragraph|
           score = scores[paragraph.id] or next
           part = share[appearance(paragraph)]
-          next score.score >= HeadingScore::THRESHOLD - 1.5 && by_kind[appearance(paragraph)].size >= 3 && !Traits.of(paragraph).sentence? if !score.heading? && part >= MOSTLY
-          score.heading? && (part >= 0.3 || score.score >= HeadingScore::THRESHOLD + 2) && !run_of_them?(paragraph, scores)
+          if !score.heading? && part >= MOSTLY
+            next score.score >= HeadingScore::THRESHOLD - 1.5 && by_kind[appearance(paragraph)].size >= 3 &&
+              !Traits.of(paragraph).sentence?
+          end
+          score.heading? && (part >= 0.3 || score.score >= HeadingScore::THRESHOLD + 2) &&
+            !run_of_them?(paragraph, scores)
         end
       end
 
@@ -232,7 +276,8 @@ module Norvel
       def appearance(paragraph)
         l = letters(paragraph)
         centred = document_look(paragraph)[:align] == "center"
-        ((@appearances ||= {}.compare_by_identity)[l] ||= {})[centred] ||= [l[:size], l[:bold], l[:italic], l[:caps], l[:small_caps], l[:underline], centred].freeze
+        ((@appearances ||= {}.compare_by_identity)[l] ||= {})[centred] ||= [l[:size], l[:bold], l[:italic], l[:caps],
+          l[:small_caps], l[:underline], centred].freeze
       end
 
       def lists
@@ -249,7 +294,8 @@ module Norvel
       def typed_item?(paragraph, traits)
         return false unless %i[decimal letter roman].include?(traits.kind)
         return false if traits.kind == :decimal && traits.depth > 1
-        [@preceding, @following].any? { |side| (other = side[paragraph.id]) && Traits.of(other).then { |t| t.kind == traits.kind && t.depth == traits.depth } }
+        [@preceding, @following].filter_map { |side| side[paragraph.id] }.map { |other| Traits.of(other) }
+          .any? { |other| other.kind == traits.kind && other.depth == traits.depth }
       end
 
       # Quotations are inset; all else is body text.
@@ -257,8 +303,10 @@ module Norvel
         @worded.each do |paragraph|
           next if known?(paragraph)
           if quotation?(paragraph) then put(paragraph, "quote", quote_confidence(paragraph), *quote_reasons(paragraph))
-          elsif Traits.of(paragraph).object? && Traits.of(paragraph).words.zero? then put(paragraph, "other", 0.9, "an image or object")
-          else @found[paragraph.id] = body_suggestion(letters(paragraph), Traits.of(paragraph).words >= 15)
+          elsif Traits.of(paragraph).object? && Traits.of(paragraph).words.zero?
+            put(paragraph, "other", 0.9, "an image or object")
+          else
+            @found[paragraph.id] = body_suggestion(letters(paragraph), Traits.of(paragraph).words >= 15)
           end
         end
       end
@@ -271,7 +319,9 @@ module Norvel
       end
 
       def quote_reasons(paragraph)
-        ["inset", ("smaller than the text" if size(paragraph) < @body.size), ("#{Traits.of(paragraph).words} words" if Traits.of(paragraph).words >= 40)].compact
+        words = Traits.of(paragraph).words
+        smaller = "smaller than the text" if size(paragraph) < @body.size
+        ["inset", smaller, ("#{words} words" if words >= 40)].compact
       end
 
       def quote_confidence(paragraph)
@@ -300,7 +350,9 @@ module Norvel
         likely = entries.count { |paragraph| Traits.of(paragraph).reference? }
         entries.each do |paragraph|
           alike = Traits.of(paragraph).reference? || document_look(paragraph)[:first_line] <= -9
-          put(paragraph, "reference_entry", 0.92, "under a heading for references", (alike ? "reads like an entry" : "among entries")) if alike || (hanging + likely) * 2 >= entries.size
+          next unless alike || (hanging + likely) * 2 >= entries.size
+          put(paragraph, "reference_entry", 0.92, "under a heading for references",
+            alike ? "reads like an entry" : "among entries")
         end
       end
 

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Docx
-      # How levels combine in WordprocessingML, for Styles::Cascade: toggle properties (ISO/IEC 29500-1 17.7.3), lengths counted in
-      # lines and characters (17.3.1.12, 17.3.1.33), the place of numbering, and space between paragraphs.
+      # How levels combine in WordprocessingML, for Styles::Cascade: toggle properties (ISO/IEC 29500-1 17.7.3), lengths
+      # counted in lines and characters (17.3.1.12, 17.3.1.33), the place of numbering, and space between paragraphs.
       module CascadeRules
         LINE = 12.0 # points, for spaces counted in lines where the section has no text grid
         AUTOMATIC_SPACE = 14.0 # points, for beforeAutospacing and afterAutospacing: common practice
@@ -15,6 +15,7 @@ module Norvel
         Supplier = Struct.new(:slot, :supplies, :value)
         nonzero = ->(value, _) { value.is_a?(Integer) && value.nonzero? }
         given = ->(value, _) { !value.nil? }
+        shaded = ->(value, seen) { value && [nil, "auto"].include?(seen[:highlight]) }
         complex = ->(_, seen) { seen[:complex_script] || seen[:run_right_to_left] }
         characters = ->(value) { value * CHARACTER / 100.0 }
         spaces = lambda do |name|
@@ -29,13 +30,14 @@ module Norvel
           size: [Supplier.new(:size_complex, ->(value, seen) { value && complex[value, seen] }, :itself.to_proc)],
           bold: [Supplier.new(:bold_complex, complex, ->(value) { value || false })],
           italic: [Supplier.new(:italic_complex, complex, ->(value) { value || false })],
-          highlight: [Supplier.new(:highlight_shade, ->(value, seen) { value && [nil, "auto"].include?(seen[:highlight]) }, :itself.to_proc)]
+          highlight: [Supplier.new(:highlight_shade, shaded, :itself.to_proc)]
         }.freeze
         MIRRORED = {"left" => "right", "right" => "left"}.freeze
 
         module_function
 
-        # The slot that supplies a property, and its value; nil where nothing is said. seen: {slot => value} of all levels together.
+        # The slot that supplies a property, and its value; nil where nothing is said. seen: {slot => value} of all
+        # levels together.
         #   supply(:space_after, {space_after: 6.0, space_after_auto: 1}) # => [:space_after_auto, 14.0]
         def supply(name, seen)
           supplier = SUPPLIERS.fetch(name, []).find { |one| one.supplies.call(seen[one.slot], seen) }
@@ -51,23 +53,24 @@ module Norvel
           TOGGLES.include?(slot)
         end
 
-        # A toggle's value: direct if given; else the defaults, or the exclusive or of table, paragraph and character styles, each
-        # chain by plain override. Returns [value, the layer that decided].
+        # A toggle's value: direct if given; else the defaults, or the exclusive or of table, paragraph and character
+        # styles, each chain by plain override. Returns [value, the layer that decided].
         def toggle(slot, layers)
           direct = layers.last
           return [direct.set[slot], direct] if direct.kind == :direct && direct.set.key?(slot)
           defaults = layers.first
           return [true, defaults] if defaults.kind == :defaults && defaults.set[slot]
-          deciding = %i[table style character].filter_map { |kind| layers.reverse_each.find { |layer| layer.kind == kind && layer.set.key?(slot) } }
+          saying = layers.select { |layer| layer.set.key?(slot) }
+          deciding = %i[table style character].filter_map { |kind| saying.reverse.find { |layer| layer.kind == kind } }
           on = deciding.select { |layer| layer.set[slot] }
           [on.size.odd?, on.last || deciding.last || (defaults if defaults.set.key?(slot))]
         end
 
-        # The layers of a chain of styles with that of a list level just before the place that supplied the list: a style, or
-        # :direct for the paragraph itself.
+        # The layers of a chain of styles with that of a list level just before the place that supplied the list: a
+        # style, or :direct for the paragraph itself.
         def with_list(styles, direct, list, supplier)
           return [*styles, direct] unless list
-          at = (supplier == :direct) ? styles.size : styles.index { |layer| layer.style.equal?(supplier) } || styles.size
+          at = styles.index { |layer| layer.style.equal?(supplier) } || styles.size
           [*styles.first(at), list, *styles.drop(at), direct]
         end
 
@@ -77,8 +80,8 @@ module Norvel
           values
         end
 
-        # Space between two paragraphs, in points: the larger of what each asks for, their sum in documents that say so, none
-        # between two of one style that want none.
+        # Space between two paragraphs, in points: the larger of what each asks for, their sum in documents that say so,
+        # none between two of one style that want none.
         def space_between(above, below, same_style:, settings:)
           after = (same_style && above[:contextual_spacing]) ? 0.0 : above[:space_after]
           before = (same_style && below[:contextual_spacing]) ? 0.0 : below[:space_before]

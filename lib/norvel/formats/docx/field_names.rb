@@ -3,8 +3,9 @@
 module Norvel
   module Formats
     module Docx
-      # Fields that name styles: a contents list with styles of its own (TOC \\t "Name,1,Other,2", ISO/IEC 29500-1 17.16.5.68) and the
-      # text of the nearest paragraph in a style (STYLEREF "Name", 17.16.5.59). A renamed style is renamed in them.
+      # Fields that name styles: a contents list with styles of its own (TOC \\t "Name,1,Other,2", ISO/IEC 29500-1
+      # 17.16.5.68) and the text of the nearest paragraph in a style (STYLEREF "Name", 17.16.5.59). A renamed style is
+      # renamed in them.
       module FieldNames
         LISTED = /(?<=\\t\s)\s*"[^"]*"|(?<=\\t\s)\s*\S+/
         REFERRED = /\A(\s*STYLEREF\s+)("[^"]*"|\S+)/i
@@ -13,7 +14,10 @@ module Norvel
 
         # names: {old => new}. Returns whether the part was changed.
         def rename(part, names)
-          holders(part).count { |holder| (now = renamed(holder.content, names)) != holder.content && holder.content = now }.positive?
+          holders(part).count { |holder|
+            (now = renamed(holder.content, names)) != holder.content &&
+              holder.content = now
+          }.positive?
         end
 
         def holders(part)
@@ -22,7 +26,9 @@ module Norvel
 
         def renamed(instruction, names)
           case instruction
-          when /\A\s*TOC\b/i then instruction.gsub(LISTED) { |list| list.gsub(/[^",;]+/) { |name| names.fetch(name.strip, name) } }
+          when /\A\s*TOC\b/i then instruction.gsub(LISTED) { |list|
+            list.gsub(/[^",;]+/) { |name| names.fetch(name.strip, name) }
+          }
           when REFERRED then instruction.sub(REFERRED) { |_| "#{$1}#{quoted($2, names)}" }
           else instruction
           end

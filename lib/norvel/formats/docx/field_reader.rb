@@ -3,9 +3,9 @@
 module Norvel
   module Formats
     module Docx
-      # Complex fields while a story is read (ISO/IEC 29500-1 17.16.18): what stands between begin and separate is instruction,
-      # what stands after it the result. They nest and span paragraphs, so a field is only known at its end; until then its
-      # place in the list of objects is held.
+      # Complex fields while a story is read (ISO/IEC 29500-1 17.16.18): what stands between begin and separate is
+      # instruction, what stands after it the result. They nest and span paragraphs, so a field is only known at its
+      # end; until then its place in the list of objects is held.
       class FieldReader
         Open = Struct.new(:id, :objects, :place, :instruction, :cached, :result)
 

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Docx
-      # Tells the font table of fonts that a document uses now (ISO/IEC 29500-1 17.8): their class, so that a reader without
-      # them can choose a substitute.
+      # Tells the font table of fonts that a document uses now (ISO/IEC 29500-1 17.8): their class, so that a reader
+      # without them can choose a substitute.
       module FontTable
         FAMILIES = {"serif" => "roman", "sans" => "swiss", "mono" => "modern"}.freeze # 17.18.30
 
@@ -12,7 +12,8 @@ module Norvel
 
         # The names of the fonts that styles and text set.
         def fonts(document)
-          sets = document.sheet.styles.values.map(&:run) + document.paragraphs.flat_map { |paragraph| paragraph.runs.map(&:direct) }.uniq
+          sets = document.sheet.styles.values.map(&:run) +
+            document.paragraphs.flat_map { |paragraph| paragraph.runs.map(&:direct) }.uniq
           sets.filter_map { |set| set[:font] }.uniq
         end
 
@@ -22,7 +23,10 @@ module Norvel
           fonts.reject { |name| known.include?(name.downcase) }.each do |name|
             kind = Fonts.stand_in(name).kind
             node = part.root.add_child(part.create("font", "name" => name))
-            {"charset" => "00", "family" => FAMILIES.fetch(kind), "pitch" => (kind == "mono") ? "fixed" : "variable"}.each { |element, value| node.add_child(part.create(element, "val" => value)) }
+            {"charset" => "00", "family" => FAMILIES.fetch(kind), "pitch" => (kind == "mono") ? "fixed" : "variable"}
+              .each { |element, value|
+              node.add_child(part.create(element, "val" => value))
+            }
           end.any?
         end
       end

@@ -3,11 +3,13 @@
 module Norvel
   module Formats
     module Docx
-      # pPr and rPr to property sets and back, driven by the property table. Equal sets that a reader meets are one object.
+      # pPr and rPr to property sets and back, driven by the property table. Equal sets that a reader meets are one
+      # object.
       class Formatting
         TABLE = PropertyTable::BY_ELEMENT
 
-        # Elements that say all they say in w:val, with the one property they hold: what a value means is worked out once.
+        # Elements that say all they say in w:val, with the one property they hold: what a value means is worked out
+        # once.
         PLAIN = TABLE.transform_values do |table|
           table.select { |_, entries| entries.size == 1 && entries.first.last.plain? }.transform_values(&:first)
         end.freeze
@@ -51,7 +53,8 @@ module Norvel
           @sets[values] ||= Styles::PropertySet.new(values)
         end
 
-        # Changes the element under +owner+ (a paragraph, run or style) from one set to the other, touching nothing else.
+        # Changes the element under +owner+ (a paragraph, run or style) from one set to the other, touching nothing
+        # else.
         def self.write(owner, name, place, was, now, part)
           return if was == now
           node = part.place(owner, name)

@@ -5,16 +5,20 @@ module Norvel
     module Docx
       # Title, author and language of the document: docProps/core.xml (ISO/IEC 29500-2 10), each at most once.
       module Information
-        FIELDS = {title: [Names::DUBLIN_CORE, "dc", "title"], author: [Names::DUBLIN_CORE, "dc", "creator"], subject: [Names::DUBLIN_CORE, "dc", "subject"],
+        FIELDS = {title: [Names::DUBLIN_CORE, "dc", "title"], author: [Names::DUBLIN_CORE, "dc", "creator"],
+                  subject: [Names::DUBLIN_CORE, "dc", "subject"],
                   language: [Names::DUBLIN_CORE, "dc", "language"], keywords: [Names::CORE, "cp", "keywords"]}.freeze
-        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<cp:coreProperties xmlns:cp="#{Names::CORE}" xmlns:dc="#{Names::DUBLIN_CORE}"/>).freeze
+        EMPTY = %(#{Names::HEAD}<cp:coreProperties xmlns:cp="#{Names::CORE}" xmlns:dc="#{Names::DUBLIN_CORE}"/>).freeze
 
         module_function
 
         def read(package)
-          bytes = package.core_path && package.container.read(package.core_path) or return FIELDS.transform_values { nil }
+          bytes = package.core_path && package.container.read(package.core_path) or return FIELDS
+              .transform_values { nil }
           root = XML.parse(bytes, package.core_path).root
-          FIELDS.transform_values { |space, _, name| find(root, space, name)&.content&.strip.then { |text| text unless text.to_s.empty? } }
+          FIELDS.transform_values do |space, _, name|
+            find(root, space, name)&.content&.strip.then { |text| text unless text.to_s.empty? }
+          end
         end
 
         # The part's bytes with what differs between two infos changed.
@@ -34,7 +38,8 @@ module Norvel
 
         def add(xml, space, prefix, name)
           node = xml.create_element(name)
-          node.namespace = xml.root.namespace_scopes.find { |s| s.href == space && s.prefix } || xml.root.add_namespace_definition(prefix, space)
+          node.namespace = xml.root.namespace_scopes.find { |s| s.href == space && s.prefix } ||
+            xml.root.add_namespace_definition(prefix, space)
           xml.root.add_child(node)
         end
       end

@@ -22,31 +22,52 @@ module Norvel
 
         # The places of children in their parents: a writer inserts at the schema's place.
         ORDER = {
-          "pPr" => %w[pStyle keepNext keepLines pageBreakBefore framePr widowControl numPr suppressLineNumbers pBdr shd tabs suppressAutoHyphens kinsoku wordWrap
-            overflowPunct topLinePunct autoSpaceDE autoSpaceDN bidi adjustRightInd snapToGrid spacing ind contextualSpacing mirrorIndents suppressOverlap jc
+          "pPr" => %w[pStyle keepNext keepLines pageBreakBefore framePr widowControl numPr suppressLineNumbers pBdr shd
+            tabs suppressAutoHyphens kinsoku wordWrap
+            overflowPunct topLinePunct autoSpaceDE autoSpaceDN bidi adjustRightInd snapToGrid spacing ind
+            contextualSpacing mirrorIndents suppressOverlap jc
             textDirection textAlignment textboxTightWrap outlineLvl divId cnfStyle rPr sectPr pPrChange],
-          "rPr" => %w[ins del moveFrom moveTo rStyle rFonts b bCs i iCs caps smallCaps strike dstrike outline shadow emboss imprint noProof snapToGrid vanish webHidden
-            color spacing w kern position sz szCs highlight u effect bdr shd fitText vertAlign rtl cs em lang eastAsianLayout specVanish oMath rPrChange],
-          "style" => %w[name aliases basedOn next link autoRedefine hidden uiPriority semiHidden unhideWhenUsed qFormat locked personal personalCompose personalReply
+          "rPr" => %w[ins del moveFrom moveTo rStyle rFonts b bCs i iCs caps smallCaps strike dstrike outline shadow
+            emboss imprint noProof snapToGrid vanish webHidden
+            color spacing w kern position sz szCs highlight u effect bdr shd fitText vertAlign rtl cs em lang
+            eastAsianLayout specVanish oMath rPrChange],
+          "style" => %w[name aliases basedOn next link autoRedefine hidden uiPriority semiHidden unhideWhenUsed qFormat
+            locked personal personalCompose personalReply
             rsid pPr rPr tblPr trPr tcPr tblStylePr],
-          "sectPr" => %w[headerReference footerReference footnotePr endnotePr type pgSz pgMar paperSrc pgBorders lnNumType pgNumType cols formProt vAlign noEndnote
+          "sectPr" => %w[headerReference footerReference footnotePr endnotePr type pgSz pgMar paperSrc pgBorders
+            lnNumType pgNumType cols formProt vAlign noEndnote
             titlePg textDirection bidi rtlGutter docGrid printerSettings sectPrChange],
           "numPr" => %w[ilvl numId], "pBdr" => %w[top left bottom right between bar], "tabs" => %w[tab],
-          "styles" => %w[docDefaults latentStyles style], "docDefaults" => %w[rPrDefault pPrDefault], "rPrDefault" => %w[rPr], "pPrDefault" => %w[pPr],
-          "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId legacy lvlJc pPr rPr],
+          "styles" => %w[docDefaults latentStyles style], "docDefaults" => %w[rPrDefault pPrDefault],
+          "rPrDefault" => %w[rPr], "pPrDefault" => %w[pPr],
+          "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId
+            legacy lvlJc pPr rPr],
           "docVars" => %w[docVar], "body" => %w[p tbl sdt customXml sectPr],
-          "numbering" => %w[numPicBullet abstractNum num numIdMacAtCleanup], "abstractNum" => %w[nsid multiLevelType tmpl name styleLink numStyleLink lvl], "num" => %w[abstractNumId lvlOverride]
+          "numbering" => %w[numPicBullet abstractNum num numIdMacAtCleanup], "abstractNum" => %w[nsid multiLevelType
+            tmpl name styleLink numStyleLink lvl], "num" => %w[abstractNumId lvlOverride]
         }.freeze
 
-        # Built-in styles stand in the file under names that people see otherwise. Their ids are localized: only names count.
+        # Built-in styles stand in the file under names that people see otherwise. Their ids are localized: only names
+        # count.
         SHOWN = {
-          "caption" => "Caption", "header" => "Header", "footer" => "Footer", "footnote text" => "Footnote Text", "footnote reference" => "Footnote Reference",
-          "endnote text" => "Endnote Text", "endnote reference" => "Endnote Reference", "page number" => "Page Number", "line number" => "Line Number",
-          "table of figures" => "Table of Figures", "table of authorities" => "Table of Authorities", "index heading" => "Index Heading",
-          "annotation text" => "Annotation Text", "annotation reference" => "Annotation Reference", "annotation subject" => "Annotation Subject"
+          "caption" => "Caption", "header" => "Header", "footer" => "Footer", "footnote text" => "Footnote Text",
+          "footnote reference" => "Footnote Reference",
+          "endnote text" => "Endnote Text", "endnote reference" => "Endnote Reference", "page number" => "Page Number",
+          "line number" => "Line Number",
+          "table of figures" => "Table of Figures", "table of authorities" => "Table of Authorities",
+          "index heading" => "Index Heading",
+          "annotation text" => "Annotation Text", "annotation reference" => "Annotation Reference",
+          "annotation subject" => "Annotation Subject"
         }.freeze
+
+        HEAD = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n)
 
         module_function
+
+        # A part with nothing in it but its root.
+        def empty(root)
+          %(#{HEAD}<w:#{root} xmlns:w="#{TRANSITIONAL}"/>)
+        end
 
         # The name a person sees: "heading 1" is shown as "Heading 1".
         def shown(name)

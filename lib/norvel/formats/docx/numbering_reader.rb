@@ -16,8 +16,12 @@ module Norvel
 
         def numbering
           return Document::Numbering.new unless @part
-          @nodes = @part.children(@part.root, "abstractNum").to_h { |node| [@part.attr(node, "abstractNumId").to_s, node] }
-          definitions = @nodes.transform_values { |node| Document::Numbering::Definition.new(levels(node), value(node, "styleLink")) }
+          @nodes = @part.children(@part.root, "abstractNum").to_h do |node|
+            [@part.attr(node, "abstractNumId").to_s, node]
+          end
+          definitions = @nodes.transform_values do |node|
+            Document::Numbering::Definition.new(levels(node), value(node, "styleLink"))
+          end
           Document::Numbering.new(definitions, @part.children(@part.root, "num").filter_map { |node| list(node) }.to_h)
         end
 
@@ -25,10 +29,13 @@ module Norvel
 
         def level(node)
           Document::ListLevel.new(
-            start: value(node, "start").to_i, format: Sections::FORMATS.fetch(value(node, "numFmt") || "decimal", "decimal"), text: value(node, "lvlText").to_s,
-            style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false, restart_after: value(node, "lvlRestart")&.to_i,
+            start: value(node, "start").to_i, format: Sections::FORMATS
+              .fetch(value(node, "numFmt") || "decimal", "decimal"), text: value(node, "lvlText").to_s,
+            style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false,
+            restart_after: value(node, "lvlRestart")&.to_i,
             suffix: value(node, "suff") || "tab", align: ALIGNMENTS.fetch(value(node, "lvlJc"), "left"),
-            paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part), run: @formatting.read(@part.child(node, "rPr"), :run, @part)
+            paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part),
+            run: @formatting.read(@part.child(node, "rPr"), :run, @part)
           )
         end
 

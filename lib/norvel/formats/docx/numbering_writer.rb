@@ -3,19 +3,24 @@
 module Norvel
   module Formats
     module Docx
-      # Brings the numbering part to what the model says (ISO/IEC 29500-1 17.9): levels that were changed are patched, new
-      # definitions and lists added. What nothing uses is not added.
+      # Brings the numbering part to what the model says (ISO/IEC 29500-1 17.9): levels that were changed are patched,
+      # new definitions and lists added. What nothing uses is not added.
       class NumberingWriter
         NONE = Document::ListLevel.new(start: nil, format: nil, suffix: nil, align: nil)
-        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:numbering xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
+        EMPTY = Names.empty("numbering").freeze
 
         # What has to be written of a numbering: [{id => definition}, {id => list}].
         def self.changes(document, was)
           now = document.numbering
-          used = (document.sheet.styles.values.map(&:paragraph) + document.paragraphs.map(&:direct)).to_h { |set| [set[:list_id], true] }
+          used = (document.sheet.styles.values.map(&:paragraph) + document.paragraphs.map(&:direct)).to_h { |set|
+            [set[:list_id], true]
+          }
           lists = now.lists.select { |id, _| !was.known?(id) && used[id] }
           reached = lists.values.map(&:definition_id)
-          [now.definitions.select { |id, definition| was.definitions.key?(id) ? was.definitions[id] != definition : reached.include?(id) }, lists]
+          [now.definitions.select { |id, definition|
+            was.definitions.key?(id) ? was
+              .definitions[id] != definition : reached.include?(id)
+          }, lists]
         end
 
         def initialize(part)
@@ -30,7 +35,8 @@ module Norvel
         private
 
         def definition(id, was, now)
-          node = @part.children(@part.root, "abstractNum").find { |other| @part.attr(other, "abstractNumId") == id } || added(id)
+          node = @part.children(@part.root, "abstractNum").find { |other| @part.attr(other, "abstractNumId") == id } ||
+            added(id)
           value(node, "styleLink", was&.style_id, now.style_id)
           now.levels.each { |number, level| level(node, number, was&.levels&.[](number), level) }
         end
@@ -43,7 +49,8 @@ module Norvel
 
         def level(definition, number, was, now)
           return if was == now
-          node = @part.children(definition, "lvl").find { |other| @part.attr(other, "ilvl").to_i == number } || @part.insert(definition, @part.create("lvl", "ilvl" => number))
+          node = @part.children(definition, "lvl").find { |other| @part.attr(other, "ilvl").to_i == number } ||
+            @part.insert(definition, @part.create("lvl", "ilvl" => number))
           patch(node, was || NONE, now)
         end
 

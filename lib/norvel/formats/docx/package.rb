@@ -9,9 +9,13 @@ module Norvel
         Relationship = Struct.new(:id, :kind, :target, :external)
 
         KINDS = {
-          /wordprocessingml\.(?:document|template)\.main\+xml\z/ => :text, /\.(?:document|template)\.macroEnabled(?:Template)?\.main\+xml\z/i => :text,
-          /macroEnabled\.main\+xml\z/i => :text, /spreadsheetml/ => "This is a spreadsheet", /presentationml/ => "This is a set of slides"
+          /wordprocessingml\.(?:document|template)\.main\+xml\z/ => :text,
+          /\.(?:document|template)\.macroEnabled(?:Template)?\.main\+xml\z/i => :text,
+          /macroEnabled\.main\+xml\z/i => :text, /spreadsheetml/ => "This is a spreadsheet",
+          /presentationml/ => "This is a set of slides"
         }.freeze
+
+        NOT_YET = "This is an OpenDocument file, which Norvel can't read yet: save it as .docx."
 
         attr_reader :container, :parts
 
@@ -21,14 +25,17 @@ module Norvel
           @short = short
           @parts = {}
           @relationships = {}
-          raise UnreadableFile, "The archive is not a .docx: it has no list of content types." unless container.include?("[Content_Types].xml")
-          raise UnreadableFile, "This is an OpenDocument file, which Norvel can't read yet: save it as .docx." if container.include?("mimetype")
+          raise UnreadableFile, "The archive is not a .docx: it has no list of content types." unless container
+            .include?("[Content_Types].xml")
+          raise UnreadableFile, NOT_YET if container.include?("mimetype")
           check_kind
         end
 
         # The part at a path; raises UnreadableFile when there is none.
         def part(path)
-          @parts[path] ||= Part.new(path, @container.read(path) || raise(UnreadableFile, "A part of the document is missing: “#{path}”."), theme:, short: @short && path == main_path)
+          @parts[path] ||= Part.new(path, @container.read(path) ||
+            raise(UnreadableFile, "A part of the document is missing: “#{path}”."), theme:, short: @short &&
+              path == main_path)
         end
 
         def main
@@ -36,7 +43,8 @@ module Norvel
         end
 
         def main_path
-          @main_path ||= relationships("").find { |r| r.kind == "officeDocument" }&.target || raise(UnreadableFile, "The package does not say which part is the document.")
+          @main_path ||= relationships("").find { |r| r.kind == "officeDocument" }&.target ||
+            raise(UnreadableFile, "The package does not say which part is the document.")
         end
 
         # The first part of a kind that the main part names ("styles", "numbering" …), or nil.
@@ -74,7 +82,8 @@ module Norvel
           path = relationships(main_path).find { |r| r.kind == "theme" && !r.external }&.target
           bytes = path && @container.read(path) or return Theme::NONE
           settings = relationships(main_path).find { |r| r.kind == "settings" }&.target
-          mapping = settings ? @container.read(settings).to_s[/<(?:\w+:)?clrSchemeMapping[^>]*>/n].to_s.scan(/(\w+)="(\w+)"/).to_h : {}
+          mapping = settings ? @container.read(settings).to_s[/<(?:\w+:)?clrSchemeMapping[^>]*>/n].to_s
+            .scan(/(\w+)="(\w+)"/).to_h : {}
           Theme.new(XML.parse(bytes, path).root, mapping: theme_mapping(mapping))
         end
 
@@ -90,7 +99,8 @@ module Norvel
           XML.parse(bytes, path).root.element_children.map do |element|
             external = element["TargetMode"] == "External"
             kind = element["Type"].to_s.split("/").last.to_s
-            Relationship.new(element["Id"], kind, external ? element["Target"] : resolve(folder, element["Target"].to_s), external)
+            Relationship.new(element["Id"], kind, external ? element["Target"] : resolve(folder, element["Target"]
+              .to_s), external)
           end
         end
 
@@ -103,7 +113,8 @@ module Norvel
 
         def check_kind
           types = XML.parse(@container.read("[Content_Types].xml"), "[Content_Types].xml").root.element_children
-          type = types.find { |e| e["PartName"].to_s.casecmp?("/#{main_path}") } || types.find { |e| e["Extension"].to_s.casecmp?(File.extname(main_path).delete(".")) }
+          type = types.find { |e| e["PartName"].to_s.casecmp?("/#{main_path}") } ||
+            types.find { |e| e["Extension"].to_s.casecmp?(File.extname(main_path).delete(".")) }
           kind = KINDS.find { |pattern, _| type && type["ContentType"].to_s.match?(pattern) }&.last
           raise UnreadableFile, "#{kind}, not a text document." if kind.is_a?(String)
           raise UnreadableFile, "The package holds no text document." unless kind

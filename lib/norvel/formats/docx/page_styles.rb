@@ -6,7 +6,8 @@ module Norvel
       # Named page set-ups, kept as document variables since WordprocessingML has no name for a section's set-up
       # (ISO/IEC 29500-1 17.15.1.32): pageStyle1 = "Front matter; width=595.3; …", in points.
       module PageStyles
-        FOLLOWING = %w[rsids attachedSchema themeFontLang clrSchemeMapping doNotIncludeSubdocsInStats doNotAutoCompressPictures forceUpgrade captions readModeInkLockDown
+        FOLLOWING = %w[rsids attachedSchema themeFontLang clrSchemeMapping doNotIncludeSubdocsInStats
+          doNotAutoCompressPictures forceUpgrade captions readModeInkLockDown
           smartTagType schemaLibrary shapeDefaults doNotEmbedSmartTags decimalSymbol listSeparator].freeze
         PREFIX = "pageStyle"
 
@@ -19,13 +20,17 @@ module Norvel
         def write(part, styles)
           variables(part).each(&:remove)
           holder = part.child(part.root, "docVars") || insert(part, part.create("docVars"))
-          styles.each.with_index(1) { |style, number| holder.add_child(part.create("docVar", "name" => "#{PREFIX}#{number}", "val" => text(style))) }
+          styles.each.with_index(1) do |style, number|
+            holder.add_child(part.create("docVar", "name" => "#{PREFIX}#{number}", "val" => text(style)))
+          end
           holder.remove if holder.element_children.empty?
         end
 
         # Into the sequence of CT_Settings: before what stands after document variables there.
         def insert(part, holder)
-          following = part.root.element_children.find { |element| !part.ours?(element) || FOLLOWING.include?(element.name) }
+          following = part.root.element_children.find do |element|
+            !part.ours?(element) || FOLLOWING.include?(element.name)
+          end
           following ? following.add_previous_sibling(holder) : part.root.add_child(holder)
         end
 
@@ -42,8 +47,13 @@ module Norvel
         def style(text)
           name, *pairs = text.split("; ")
           values = pairs.to_h { |pair| pair.split("=", 2) }.transform_keys(&:to_sym)
-          return unless values.keys.sort == Document::PageStyle::VALUES.sort && values.each_value.all? { |value| value.to_s.match?(/\A-?\d{1,5}(\.\d+)?\z/) }
-          Document::PageStyle.new(name:, **values.to_h { |key, value| [key, (key == :columns) ? value.to_i : value.to_f] })
+          return unless values.keys.sort == Document::PageStyle::VALUES.sort && values.each_value.all? { |value|
+            value.to_s.match?(/\A-?\d{1,5}(\.\d+)?\z/)
+          }
+          Document::PageStyle.new(name:, **values.to_h { |key, value|
+            [key, (key == :columns) ? value.to_i : value
+                      .to_f]
+          })
         end
       end
     end

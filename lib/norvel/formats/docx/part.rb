@@ -3,11 +3,14 @@
 module Norvel
   module Formats
     module Docx
-      # One XML part of a package, with the few questions and changes that readers and writers have. Names are local names
-      # in the main namespace, whatever prefix the file binds; the class (strict or transitional) is the file's.
+      # One XML part of a package, with the few questions and changes that readers and writers have. Names are local
+      # names in the main namespace, whatever prefix the file binds; the class (strict or transitional) is the file's.
       class Part
-        # Elements of other vocabularies that have a local name of ours: mathematics, drawings, later additions to text formatting.
-        STRANGERS = /<(?!w:)[A-Za-z][\w.-]*:(?:p|r|t|pPr|rPr|tbl|tr|tc|tblPr|sectPr|shadow|outline|b|i|u|lang|highlight|color|sz|jc|ind|spacing|effect|style|lvl)[\s\/>]/n
+        # Elements of other vocabularies that have a local name of ours: mathematics, drawings, later additions to text
+        # formatting.
+        OURS = %w[p r t pPr rPr tbl tr tc tblPr sectPr shadow outline b i u lang highlight color sz jc ind spacing
+          effect style lvl].freeze
+        STRANGERS = /<(?!w:)[A-Za-z][\w.-]*:(?:#{OURS.join("|")})[\s\/>]/n
         TRUE_WORDS = ["1", "true", "on", nil].freeze
 
         attr_reader :path, :xml, :theme, :shorthand
@@ -88,7 +91,9 @@ module Norvel
         def insert(parent, element, name = element.name)
           order = Names::ORDER.fetch(parent.name)
           rank = order.index(name) || order.size
-          after = parent.element_children.reverse.find { |other| ours?(other) && (order.index(other.name) || (order.size + 1)) <= rank }
+          after = parent.element_children.reverse.find do |other|
+            ours?(other) && (order.index(other.name) || (order.size + 1)) <= rank
+          end
           if after
             after.add_next_sibling(element)
           else
@@ -126,7 +131,8 @@ module Norvel
         end
 
         def prefixed_space(element)
-          element.namespace_scopes.find { |space| space.href == @uri && space.prefix } || @xml.root.add_namespace_definition("w", @uri)
+          element.namespace_scopes.find { |space| space.href == @uri && space.prefix } ||
+            @xml.root.add_namespace_definition("w", @uri)
         end
       end
     end

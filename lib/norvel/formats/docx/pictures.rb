@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Docx
-      # Drawings with what they say of themselves: w:drawing with wp:docPr (ISO/IEC 29500-1 20.4.2.5), and the older w:pict and
-      # w:object.
+      # Drawings with what they say of themselves: w:drawing with wp:docPr (ISO/IEC 29500-1 20.4.2.5), and the older
+      # w:pict and w:object.
       module Pictures
         # Where the description stands: of a drawing, of an older shape.
         HOLDERS = {"docPr" => "descr", "shape" => "alt", "rect" => "alt"}.freeze
@@ -50,7 +50,10 @@ module Norvel
 
         def path(holder, package, source)
           data = holder.parent.at_xpath(".//*[local-name()='blip' or local-name()='imagedata']") or return
-          id = data.attribute_nodes.find { |attribute| %w[embed id].include?(attribute.node_name) && attribute.namespace }&.value
+          id = data.attribute_nodes.find { |attribute|
+            %w[embed id].include?(attribute.node_name) &&
+              attribute.namespace
+          }&.value
           found = id && package.relationship(source, id)
           found.target if found && !found.external && package.container.include?(found.target)
         end

@@ -7,7 +7,8 @@ module Norvel
       module PropertyTable
         C = Codecs
         ALIGNMENTS = {
-          "left" => "left", "right" => "right", "center" => "center", "both" => "justify", "start" => "left", "end" => "right",
+          "left" => "left", "right" => "right", "center" => "center", "both" => "justify", "start" => "left",
+          "end" => "right",
           "distribute" => "justify"
         }.freeze
         POSITIONS = {"superscript" => "super", "subscript" => "sub", "baseline" => "normal"}.freeze
@@ -20,20 +21,26 @@ module Norvel
           indent_right_chars: C::Count.new("ind", "rightChars", "endChars"),
           first_line: C::FirstLine.new, first_line_chars: C::FirstLineCharacters.new, line_spacing: C::LineSpacing.new,
           space_before: C::Measure.new("spacing", "before", beaten_by: %w[beforeLines beforeAutospacing]),
-          space_before_lines: C::Count.new("spacing", "beforeLines"), space_before_auto: C::Count.new("spacing", "beforeAutospacing"),
+          space_before_lines: C::Count.new("spacing", "beforeLines"),
+          space_before_auto: C::Count.new("spacing", "beforeAutospacing"),
           space_after: C::Measure.new("spacing", "after", beaten_by: %w[afterLines afterAutospacing]),
-          space_after_lines: C::Count.new("spacing", "afterLines"), space_after_auto: C::Count.new("spacing", "afterAutospacing"),
+          space_after_lines: C::Count.new("spacing", "afterLines"),
+          space_after_auto: C::Count.new("spacing", "afterAutospacing"),
           contextual_spacing: C::Flag.new("contextualSpacing"), keep_with_next: C::Flag.new("keepNext"),
           keep_together: C::Flag.new("keepLines"), widow_control: C::Flag.new("widowControl"),
-          page_break_before: C::Flag.new("pageBreakBefore"), shading: C::Shading.new("shd"), borders: C::Children.new("pBdr"),
-          tabs: C::Children.new("tabs", key: "pos"), outline_level: C::OutlineLevel.new("outlineLvl"), list_id: C::ListPart.new("numId"),
+          page_break_before: C::Flag.new("pageBreakBefore"), shading: C::Shading.new("shd"),
+          borders: C::Children.new("pBdr"),
+          tabs: C::Children.new("tabs", key: "pos"), outline_level: C::OutlineLevel.new("outlineLvl"),
+          list_id: C::ListPart.new("numId"),
           list_level: C::ListPart.new("ilvl"), right_to_left: C::Flag.new("bidi")
         }.freeze
 
         RUN = {
-          font: C::Font.new("rFonts"), size: C::Number.new("sz", "half_point"), bold: C::Flag.new("b"), italic: C::Flag.new("i"),
+          font: C::Font.new("rFonts"), size: C::Number.new("sz", "half_point"), bold: C::Flag.new("b"),
+          italic: C::Flag.new("i"),
           underline: C::Text.new("u", absent: "none"), strike: C::Flag.new("strike"), caps: C::Flag.new("caps"),
-          small_caps: C::Flag.new("smallCaps"), color: C::TextColour.new("color"), highlight: C::Highlight.new("highlight"),
+          small_caps: C::Flag.new("smallCaps"), color: C::TextColour.new("color"),
+          highlight: C::Highlight.new("highlight"),
           highlight_shade: C::Shading.new("shd"), letter_spacing: C::Number.new("spacing", "twip"),
           position: C::Word.new("vertAlign", POSITIONS), size_complex: C::Number.new("szCs", "half_point"),
           bold_complex: C::Flag.new("bCs"), italic_complex: C::Flag.new("iCs"), hidden: C::Flag.new("vanish"),
@@ -41,7 +48,9 @@ module Norvel
           raised: C::Number.new("position", "half_point")
         }.freeze
 
-        carried = Styles::Properties::CARRIED.transform_values { |names| names.to_h { |name| [name, C::Carried.new(name)] } }
+        carried = Styles::Properties::CARRIED.transform_values do |names|
+          names.to_h { |name| [name, C::Carried.new(name)] }
+        end
         # {place => {slot => codec}}: what is not in it is not carried.
         CODECS = {paragraph: PARAGRAPH, run: RUN}.to_h do |place, codecs|
           [place, codecs.merge(carried[place].transform_keys { |name| :"#{name}_#{place}" }).freeze]

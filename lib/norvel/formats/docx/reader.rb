@@ -26,7 +26,8 @@ module Norvel
             Document.new(
               format: "docx", name: @name, paragraphs: text.paragraphs.freeze, tables: text.tables.freeze,
               stories: (notes + running_heads.stories).freeze, sections: sections.freeze,
-              page_styles: PageStyles.read(package.related("settings")).freeze, sheet:, numbering:, info: Information.read(package),
+              page_styles: PageStyles.read(package.related("settings")).freeze, sheet:, numbering:,
+              info: Information.read(package),
               settings:, source: package.container
             )
           end
@@ -62,7 +63,9 @@ module Norvel
         end
 
         def running_heads
-          @running_heads ||= RunningHeads.new(package, text.section_nodes) { |part, **told| story(part, part.root, **told) }
+          @running_heads ||= RunningHeads.new(package, text.section_nodes) do |part, **told|
+            story(part, part.root, **told)
+          end
         end
 
         def notes

@@ -20,7 +20,9 @@ module Norvel
           return restyle(now) if same_text?(now)
           pieces = now.group_by(&:source)
           anchor = nil
-          placed = now.map { |run| anchor = run.source ? piece(run, pieces[run.source]) : added(run, anchor, paragraph) }
+          placed = now.map do |run|
+            anchor = run.source ? piece(run, pieces[run.source]) : added(run, anchor, paragraph)
+          end
           (@was.map(&:source) - now.map(&:source)).each { |source| @nodes[source].remove }
           placed
         end
@@ -38,7 +40,8 @@ module Norvel
         def format(node, old, new)
           if old.style_id != new.style_id
             properties = @part.place(node, "rPr")
-            new.style_id ? @part.set(@part.place(properties, "rStyle"), "val", new.style_id) : @part.drop(properties, "rStyle")
+            new.style_id ? @part.set(@part.place(properties, "rStyle"), "val", new.style_id) : @part
+              .drop(properties, "rStyle")
             properties.remove if properties.element_children.empty?
           end
           Formatting.write(node, "rPr", :run, old.direct, new.direct, @part)
@@ -80,7 +83,8 @@ module Norvel
 
         def sign(child)
           return TextReader::PIECES[child.name] if TextReader::PIECES.key?(child.name)
-          (child.name == "br") ? TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") : TextReader::OBJECTS.fetch(child.name, TextReader::SIGN)
+          (child.name == "br") ? TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") : TextReader::OBJECTS
+            .fetch(child.name, TextReader::SIGN)
         end
 
         # New characters matched with old ones, stretch by stretch between objects, so that none is passed over.
@@ -89,7 +93,9 @@ module Norvel
           texts = split(text.chars) { |char| special?(char) }
           return stretch(text.chars, units) if stretches.size != texts.size
           signs = units.select { |unit| special?(unit.char) }
-          texts.zip(stretches).each_with_index.flat_map { |(chars, old), index| stretch(chars, old) + [signs[index]].compact }
+          texts.zip(stretches).each_with_index.flat_map do |(chars, old), index|
+            stretch(chars, old) + [signs[index]].compact
+          end
         end
 
         def special?(char)
@@ -110,7 +116,8 @@ module Norvel
           end
           return kept if kept.none?(&:nil?)
           head = chars.zip(units).take_while { |char, unit| unit&.char == char }.size
-          tail = chars.drop(head).reverse.zip(units.drop(head).reverse).take_while { |char, unit| unit&.char == char }.size
+          tail = chars.drop(head).reverse.zip(units.drop(head).reverse).take_while { |char, unit| unit&.char == char }
+            .size
           middle = chars[head, chars.size - head - tail].map { |char| Unit.new(char, nil) }
           units.first(head) + middle + units.last(tail)
         end
@@ -118,7 +125,8 @@ module Norvel
         def fill(element, units)
           element.element_children.reject { |child| child.name == "rPr" }.each { |child| child.unlink }
           units.chunk_while { |one, other| plain?(one) && plain?(other) }.each do |group|
-            element.add_child(plain?(group.first) ? text_element(group.map(&:char).join) : group.first.child || made(group.first.char))
+            element.add_child(plain?(group.first) ? text_element(group.map(&:char).join) : group.first.child ||
+              made(group.first.char))
           end
         end
 
@@ -126,7 +134,8 @@ module Norvel
           unit.child ? unit.child.name == "t" : !PIECE_NAMES.key?(unit.char)
         end
 
-        PIECE_NAMES = {"\t" => "tab", "\n" => "br", "\u2011" => "noBreakHyphen", "\u00AD" => "softHyphen", "\f" => "br", "\v" => "br"}.freeze
+        PIECE_NAMES = {"\t" => "tab", "\n" => "br", "\u2011" => "noBreakHyphen", "\u00AD" => "softHyphen", "\f" => "br",
+                       "\v" => "br"}.freeze
 
         def made(char)
           element = @part.create(PIECE_NAMES.fetch(char))

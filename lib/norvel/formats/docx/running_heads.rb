@@ -3,12 +3,13 @@
 module Norvel
   module Formats
     module Docx
-      # Running heads and feet: each part once, under the first section that shows it, and which of them each section names
-      # itself (ISO/IEC 29500-1 17.10). A section that names none shows those of the section before.
+      # Running heads and feet: each part once, under the first section that shows it, and which of them each section
+      # names itself (ISO/IEC 29500-1 17.10). A section that names none shows those of the section before.
       class RunningHeads
         attr_reader :stories
 
-        # section_nodes: the sectPr elements in order. The block reads a part: (part, kind:, id:, section:, which:) to a Story.
+        # section_nodes: the sectPr elements in order. The block reads a part: (part, kind:, id:, section:, which:) to a
+        # Story.
         def initialize(package, section_nodes, &read)
           @package = package
           @read = read
@@ -37,7 +38,10 @@ module Norvel
           id = reference.attribute_nodes.find { |attribute| attribute.node_name == "id" }&.value
           target = @package.relationship(@package.main_path, id)&.target
           return if target.nil? || !@package.container.include?(target)
-          @known[target] ||= target.tap { @stories << @read.call(@package.part(target), kind:, id: target, section:, which:) }
+          @known[target] ||= target.tap {
+            @stories << @read
+              .call(@package.part(target), kind:, id: target, section:, which:)
+          }
         end
       end
     end

@@ -3,15 +3,16 @@
 module Norvel
   module Formats
     module Docx
-      # sectPr to Section and back (ISO/IEC 29500-1 17.6). Absent page sizes and margins are those that files without them are
-      # shown with: A4 and one inch (common practice).
+      # sectPr to Section and back (ISO/IEC 29500-1 17.6). Absent page sizes and margins are those that files without
+      # them are shown with: A4 and one inch (common practice).
       module Sections
         STARTS = {
           "nextPage" => "next_page", "continuous" => "continuous", "oddPage" => "odd_page", "evenPage" => "even_page",
           "nextColumn" => "continuous"
         }.freeze
         FORMATS = {
-          "decimal" => "decimal", "lowerRoman" => "lower_roman", "upperRoman" => "upper_roman", "lowerLetter" => "lower_letter",
+          "decimal" => "decimal", "lowerRoman" => "lower_roman", "upperRoman" => "upper_roman",
+          "lowerLetter" => "lower_letter",
           "upperLetter" => "upper_letter", "none" => "none", "decimalZero" => "decimal_zero", "bullet" => "bullet"
         }.freeze
         A4 = PaperSizes["A4"].map { |side| Length.whole(side, "twip") / 20.0 }.freeze # as files say it, in twips
@@ -32,8 +33,10 @@ module Norvel
             starts: STARTS.fetch(type && part.attr(type, "val"), "next_page"), width: measure(size, "w", part) || A4[0],
             height: measure(size, "h", part) || A4[1], **margins(node, part, settings), mirrored: settings.mirrored,
             number_format: FORMATS.fetch((numbers && part.attr(numbers, "fmt")) || "decimal", "decimal"),
-            number_start: numbers && part.attr(numbers, "start")&.to_i, **columns(columns, part), title_page: flag?(node, part, "titlePg"),
-            heads:, notes: notes(node, part), vertical_align: vertical(said(node, part, "vAlign")), line_grid: line_grid(node, part),
+            number_start: numbers && part.attr(numbers, "start")&.to_i, **columns(columns, part),
+            title_page: flag?(node, part, "titlePg"),
+            heads:, notes: notes(node, part), vertical_align: vertical(said(node, part, "vAlign")),
+            line_grid: line_grid(node, part),
             page_borders: borders(part.child(node, "pgBorders"), part), line_numbers: line_numbers(node, part), source:
           )
         end
@@ -59,11 +62,14 @@ module Norvel
 
         def columns(node, part)
           return {columns: 1} unless node
-          widths = part.children(node, "col").map { |column| [measure(column, "w", part) || 0.0, measure(column, "space", part) || 0.0] }
+          widths = part.children(node, "col").map do |column|
+            [measure(column, "w", part) || 0.0, measure(column, "space", part) || 0.0]
+          end
           equal = !Part::TRUE_WORDS.include?(part.attr(node, "equalWidth") || "1")
           {
             columns: [part.attr(node, "num").to_i, 1].max, column_gap: measure(node, "space", part) || EDGE,
-            column_widths: (widths.freeze if equal && widths.any?), column_rule: Part::TRUE_WORDS.compact.include?(part.attr(node, "sep"))
+            column_widths: (widths.freeze if equal && widths.any?),
+            column_rule: Part::TRUE_WORDS.compact.include?(part.attr(node, "sep"))
           }
         end
 
@@ -100,7 +106,8 @@ module Norvel
             next if style.nil? || %w[nil none].include?(style)
             colour = part.attr(side, "color")
             [BORDER_SIDES.fetch(side.name, side.name.to_sym), {
-              style:, width: part.attr(side, "sz").to_f / 8, color: (Colour.hex("##{colour}") if colour && colour != "auto"),
+              style:, width: part.attr(side, "sz").to_f / 8,
+              color: (Colour.hex("##{colour}") if colour && colour != "auto"),
               space: part.attr(side, "space").to_f
             }.freeze]
           end.to_h.freeze

@@ -6,18 +6,24 @@ module Norvel
       # The settings part to Settings, and what differs back (ISO/IEC 29500-1 17.15.1).
       module SettingsPart
         FLAGS = {
-          mirrored: "mirrorMargins", gutter_at_top: "gutterAtTop", even_and_odd: "evenAndOddHeaders", hyphenated: "autoHyphenation"
+          mirrored: "mirrorMargins", gutter_at_top: "gutterAtTop", even_and_odd: "evenAndOddHeaders",
+          hyphenated: "autoHyphenation"
         }.freeze
         SUMMED = "doNotUseHTMLParagraphAutoSpacing" # spaces add up instead of overlapping (17.15.3.21, common practice)
-        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:settings xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
+        EMPTY = Names.empty("settings").freeze
         # The children of CT_Settings up to the last that is written here.
-        ORDER = %w[writeProtection view zoom removePersonalInformation removeDateAndTime doNotDisplayPageBoundaries displayBackgroundShape
-          printPostScriptOverText printFractionalCharacterWidth printFormsData embedTrueTypeFonts embedSystemFonts saveSubsetFonts
-          saveFormsData mirrorMargins alignBordersAndEdges bordersDoNotSurroundHeader bordersDoNotSurroundFooter gutterAtTop
+        ORDER = %w[writeProtection view zoom removePersonalInformation removeDateAndTime doNotDisplayPageBoundaries
+          displayBackgroundShape
+          printPostScriptOverText printFractionalCharacterWidth printFormsData embedTrueTypeFonts embedSystemFonts
+          saveSubsetFonts
+          saveFormsData mirrorMargins alignBordersAndEdges bordersDoNotSurroundHeader bordersDoNotSurroundFooter
+          gutterAtTop
           hideSpellingErrors hideGrammaticalErrors activeWritingStyle proofState formsDesign attachedTemplate linkStyles
           stylePaneFormatFilter stylePaneSortMethod documentType mailMerge revisionView trackRevisions doNotTrackMoves
-          doNotTrackFormatting documentProtection autoFormatOverride styleLockTheme styleLockQFSet defaultTabStop autoHyphenation
-          consecutiveHyphenLimit hyphenationZone doNotHyphenateCaps showEnvelope summaryLength clickAndTypeStyle defaultTableStyle
+          doNotTrackFormatting documentProtection autoFormatOverride styleLockTheme styleLockQFSet defaultTabStop
+          autoHyphenation
+          consecutiveHyphenLimit hyphenationZone doNotHyphenateCaps showEnvelope summaryLength clickAndTypeStyle
+          defaultTableStyle
           evenAndOddHeaders].freeze
 
         module_function
@@ -27,7 +33,8 @@ module Norvel
           flags = FLAGS.transform_values { |name| on?(part, part.root, name) }
           compat = part.child(part.root, "compat")
           stop = part.child(part.root, "defaultTabStop")
-          Document::Settings.new(**flags, sum_spaces: compat ? on?(part, compat, SUMMED) : false, compatibility: mode(part, compat),
+          Document::Settings.new(**flags, sum_spaces: compat ? on?(part, compat, SUMMED) : false,
+            compatibility: mode(part, compat),
             default_tab_stop: (stop && part.length(part.attr(stop, "val").to_s, "twip")) || 36.0)
         end
 
@@ -37,7 +44,9 @@ module Norvel
         end
 
         def mode(part, compat)
-          found = compat && part.children(compat, "compatSetting").find { |node| part.attr(node, "name") == "compatibilityMode" }
+          found = compat && part.children(compat, "compatSetting").find { |node|
+            part.attr(node, "name") == "compatibilityMode"
+          }
           found && part.attr(found, "val").to_i
         end
 
@@ -57,7 +66,7 @@ module Norvel
         def place(part, name)
           found = part.child(part.root, name) and return found
           rank = ORDER.index(name)
-          after = part.root.element_children.select { |child| (at = ORDER.index(child.name)) && at < rank }.last
+          after = part.root.element_children.reverse.find { |child| (at = ORDER.index(child.name)) && at < rank }
           made = part.create(name)
           after ? after.add_next_sibling(made) : part.root.prepend_child(made)
           made

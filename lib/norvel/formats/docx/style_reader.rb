@@ -16,7 +16,8 @@ module Norvel
 
         def sheet
           return Styles::StyleSheet.new unless @part
-          Styles::StyleSheet.new(styles: styles, paragraph_defaults: defaults("pPrDefault", "pPr", :paragraph), run_defaults: defaults("rPrDefault", "rPr", :run))
+          Styles::StyleSheet.new(styles: styles, paragraph_defaults: defaults("pPrDefault", "pPr", :paragraph),
+            run_defaults: defaults("rPrDefault", "rPr", :run))
         end
 
         private
@@ -40,10 +41,14 @@ module Norvel
           type = @part.attr(node, "type") || "paragraph"
           type = "paragraph" unless TYPES.include?(type)
           Styles::Style.new(
-            id:, name: Names.shown(value(node, "name") || id), type:, based_on: value(node, "basedOn"), next_id: value(node, "next"), link: value(node, "link"),
-            paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part), run: @formatting.read(@part.child(node, "rPr"), :run, @part),
-            conditions: (type == "table") ? conditions(node) : {}, default: Part::TRUE_WORDS.compact.include?(@part.attr(node, "default")),
-            priority: value(node, "uiPriority")&.to_i, hidden: !@part.child(node, "semiHidden").nil?, custom: Part::TRUE_WORDS.compact.include?(@part.attr(node, "customStyle")), bands: bands(node), source:
+            id:, name: Names.shown(value(node, "name") || id), type:, based_on: value(node, "basedOn"),
+            next_id: value(node, "next"), link: value(node, "link"),
+            paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part),
+            run: @formatting.read(@part.child(node, "rPr"), :run, @part),
+            conditions: (type == "table") ? conditions(node) : {},
+            default: Part::TRUE_WORDS.compact.include?(@part.attr(node, "default")),
+            priority: value(node, "uiPriority")&.to_i, hidden: !@part.child(node, "semiHidden").nil?,
+            custom: Part::TRUE_WORDS.compact.include?(@part.attr(node, "customStyle")), bands: bands(node), source:
           )
         end
 
@@ -54,7 +59,8 @@ module Norvel
 
         def conditions(node)
           @part.children(node, "tblStylePr").to_h do |condition|
-            [@part.attr(condition, "type").to_s, [@formatting.read(@part.child(condition, "pPr"), :paragraph, @part), @formatting.read(@part.child(condition, "rPr"), :run, @part)]]
+            [@part.attr(condition, "type").to_s, [@formatting.read(@part.child(condition, "pPr"), :paragraph, @part),
+              @formatting.read(@part.child(condition, "rPr"), :run, @part)]]
           end
         end
 

@@ -3,10 +3,12 @@
 module Norvel
   module Formats
     module Docx
-      # Brings the styles part to what the style sheet says: changed styles are patched, new ones added, gone ones removed.
+      # Brings the styles part to what the style sheet says: changed styles are patched, new ones added, gone ones
+      # removed.
       class StyleWriter
         NOTHING = Styles::PropertySet::EMPTY
-        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:styles xmlns:w="#{Names::TRANSITIONAL}"/>).freeze
+        EMPTY = %(<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:styles xmlns:w="#{Names::TRANSITIONAL}"/>)
+          .freeze
 
         # +nodes+: the elements of the styles by their place in the file.
         def initialize(part, nodes)
@@ -16,7 +18,9 @@ module Norvel
 
         def write(was, now)
           defaults(was, now)
-          (was.styles.values - now.styles.values).each { |style| @nodes[style.source].remove unless now[style.id] || style.source.nil? }
+          (was.styles.values - now.styles.values).each { |style|
+            @nodes[style.source].remove unless now[style.id] || style.source.nil?
+          }
           now.styles.each_value { |style| style(was[style.id], style) unless style == was[style.id] }
         end
 
@@ -66,7 +70,8 @@ module Norvel
         def waking(style)
           @latent ||= (list = @part.child(@part.root, "latentStyles")) ? @part.children(list, "lsdException") : []
           entry = @latent.find { |node| @part.attr(node, "name").to_s.casecmp?(Names.stored(style.name)) } or return {}
-          {"uiPriority" => @part.attr(entry, "uiPriority"), "unhideWhenUsed" => @part.attr(entry, "unhideWhenUsed")}.compact
+          {"uiPriority" => @part.attr(entry, "uiPriority"), "unhideWhenUsed" => @part.attr(entry, "unhideWhenUsed")}
+            .compact
         end
       end
     end

@@ -3,9 +3,11 @@
 module Norvel
   module Formats
     module Docx
-      # Which conditional formats of a table's style reach a cell, in order of application (ISO/IEC 29500-1 17.7.6, 17.4.55).
+      # Which conditional formats of a table's style reach a cell, in order of application (ISO/IEC 29500-1 17.7.6,
+      # 17.4.55).
       class TableLayout
-        BITS = {"firstRow" => 0x20, "lastRow" => 0x40, "firstColumn" => 0x80, "lastColumn" => 0x100, "noHBand" => 0x200, "noVBand" => 0x400}.freeze
+        BITS = {"firstRow" => 0x20, "lastRow" => 0x40, "firstColumn" => 0x80, "lastColumn" => 0x100, "noHBand" => 0x200,
+                "noVBand" => 0x400}.freeze
 
         def initialize(part, properties, style)
           @style = style
@@ -20,8 +22,10 @@ module Norvel
           first_column = @look["firstColumn"] && column.zero?
           last_column = @look["lastColumn"] && column == columns - 1 && columns > 1
           found = ["wholeTable"]
-          found << band("Vert", column - (@look["firstColumn"] ? 1 : 0), @style.bands[1]) unless @look["noVBand"] || first_column || last_column
-          found << band("Horz", row - (@look["firstRow"] ? 1 : 0), @style.bands[0]) unless @look["noHBand"] || first_row || last_row
+          found << band("Vert", column - (@look["firstColumn"] ? 1 : 0), @style.bands[1]) unless @look["noVBand"] ||
+            first_column || last_column
+          found << band("Horz", row - (@look["firstRow"] ? 1 : 0), @style.bands[0]) unless @look["noHBand"] ||
+            first_row || last_row
           found << "firstRow" if first_row
           found << "lastRow" if last_row
           found << "firstCol" if first_column
@@ -40,7 +44,9 @@ module Norvel
         def look(part, node)
           return BITS.keys.to_h { |name| [name, %w[firstRow firstColumn noVBand].include?(name)] } unless node
           bits = part.attr(node, "val").to_s.hex
-          BITS.to_h { |name, bit| [name, (said = part.attr(node, name)) ? Part::TRUE_WORDS.include?(said) : bits.anybits?(bit)] }
+          BITS.to_h do |name, bit|
+            [name, (said = part.attr(node, name)) ? Part::TRUE_WORDS.include?(said) : bits.anybits?(bit)]
+          end
         end
       end
     end

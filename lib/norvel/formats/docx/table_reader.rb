@@ -7,7 +7,8 @@ module Norvel
       class TableReader
         # The Document::Table, and the elements of the cells with their ids, row by row.
         Skeleton = Struct.new(:value, :cells)
-        SIDES = {"top" => :top, "left" => :left, "start" => :left, "bottom" => :bottom, "right" => :right, "end" => :right}.freeze
+        SIDES = {"top" => :top, "left" => :left, "start" => :left, "bottom" => :bottom, "right" => :right,
+                 "end" => :right}.freeze
         RULES = {"dxa" => "exact", "pct" => "percent"}.freeze
         ALIGNMENTS = {"center" => "center", "right" => "right", "end" => "right"}.freeze
 
@@ -22,7 +23,8 @@ module Norvel
           cells = rows.map { |row| yield(row) }
           grid = @part.child(node, "tblGrid")
           value = Document::Table.new(
-            id:, parent:, style_id:, grid: grid ? @part.children(grid, "gridCol").map { |column| points(column, "w") || 0.0 }.freeze : [].freeze,
+            id:, parent:, style_id:, grid: grid ? @part.children(grid, "gridCol")
+              .map { |column| points(column, "w") || 0.0 }.freeze : [].freeze,
             rows: spanned(rows.zip(cells).map { |row, list| row(row, list) }).freeze, **of_properties(properties)
           )
           Skeleton.new(value, cells)
@@ -41,7 +43,8 @@ module Norvel
           return {} unless node
           {
             align: ALIGNMENTS.fetch(said(node, "jc"), "left"), indent: points(@part.child(node, "tblInd"), "w") || 0.0,
-            width: width(@part.child(node, "tblW")), layout: (said(node, "tblLayout", "type") == "fixed") ? "fixed" : "auto",
+            width: width(@part.child(node, "tblW")), layout: (said(node, "tblLayout",
+              "type") == "fixed") ? "fixed" : "auto",
             caption: said(node, "tblCaption"), summary: said(node, "tblDescription")
           }
         end
@@ -50,9 +53,11 @@ module Norvel
           properties = @part.child(node, "trPr")
           height = properties && @part.child(properties, "trHeight")
           Document::Row.new(
-            height: height && points(height, "val"), height_rule: (height && @part.attr(height, "hRule") == "exact") ? "exact" : "at_least",
+            height: height && points(height, "val"), height_rule: (height && @part
+              .attr(height, "hRule") == "exact") ? "exact" : "at_least",
             header: flag(properties, "tblHeader"), may_split: !flag(properties, "cantSplit"),
-            skipped: properties ? said(properties, "gridBefore").to_i : 0, cells: cells.map { |cell, id| cell(cell, id) }.freeze
+            skipped: properties ? said(properties, "gridBefore").to_i : 0,
+            cells: cells.map { |cell, id| cell(cell, id) }.freeze
           )
         end
 
@@ -60,9 +65,11 @@ module Norvel
           properties = @part.child(node, "tcPr") or return Document::Cell.new(id:)
           merge = @part.child(properties, "vMerge")
           Document::Cell.new(
-            id:, columns: [said(properties, "gridSpan").to_i, 1].max, continued: !merge.nil? && @part.attr(merge, "val") != "restart",
+            id:, columns: [said(properties, "gridSpan").to_i, 1].max, continued: !merge.nil? &&
+              @part.attr(merge, "val") != "restart",
             width: width(@part.child(properties, "tcW")), margins: margins(@part.child(properties, "tcMar")),
-            borders: Sections.borders(@part.child(properties, "tcBorders"), @part), shading: shading(@part.child(properties, "shd")),
+            borders: Sections.borders(@part.child(properties, "tcBorders"), @part),
+            shading: shading(@part.child(properties, "shd")),
             vertical_align: said(properties, "vAlign") || "top"
           )
         end
@@ -73,7 +80,9 @@ module Norvel
           rows.each_with_index.map do |row, number|
             row.with(cells: row.cells.zip(places[number]).map do |cell, column|
               next cell if cell.continued
-              below = rows.drop(number + 1).zip(places.drop(number + 1)).take_while { |other, at| continues?(other, at, column) }
+              below = rows.drop(number + 1).zip(places.drop(number + 1)).take_while do |other, at|
+                continues?(other, at, column)
+              end
               below.empty? ? cell : cell.with(rows: below.size + 1)
             end.freeze)
           end
@@ -99,7 +108,8 @@ module Norvel
 
         def margins(node)
           return {} unless node
-          node.element_children.filter_map { |side| SIDES[side.name] && [SIDES[side.name], points(side, "w") || 0.0] }.to_h
+          node.element_children.filter_map { |side| SIDES[side.name] && [SIDES[side.name], points(side, "w") || 0.0] }
+            .to_h
         end
 
         def shading(node)

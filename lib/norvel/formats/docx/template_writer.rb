@@ -3,9 +3,9 @@
 module Norvel
   module Formats
     module Docx
-      # A document's package without what it says: styles, lists, page set-up, running heads and feet stay, and one sample paragraph
-      # of each style shows what it is. Text, notes, comments, images, data and the author's name are not in it: a template is
-      # given to others.
+      # A document's package without what it says: styles, lists, page set-up, running heads and feet stay, and one
+      # sample paragraph of each style shows what it is. Text, notes, comments, images, data and the author's name are
+      # not in it: a template is given to others.
       class TemplateWriter
         KINDS = %w[styles settings numbering theme fontTable webSettings footnotes endnotes header footer].freeze
         PRIVATE_SETTINGS = %w[attachedTemplate mailMerge].freeze # where the file was, whom it was sent to
@@ -19,8 +19,11 @@ module Norvel
 
         def bytes
           show_styles
-          changed = {@main.path => @main.bytes, **notes, **settings, **filtered("", ->(relationship) { relationship.kind == "officeDocument" }), **filtered(@main.path, ->(relationship) { kept?(relationship) })}
-          names = parts.flat_map { |path| [path, @package.rels_path(path)] } + ["[Content_Types].xml", @package.rels_path("")] - [rels_of_settings]
+          changed = {@main.path => @main.bytes, **notes, **settings,
+                     **filtered("", ->(relationship) { relationship.kind == "officeDocument" }),
+                     **filtered(@main.path, ->(relationship) { kept?(relationship) })}
+          names = parts.flat_map { |path| [path, @package.rels_path(path)] } +
+            ["[Content_Types].xml", @package.rels_path("")] - [rels_of_settings]
           Archive.write(@container, changed.merge("[Content_Types].xml" => content_types), only: names)
         end
 
@@ -35,7 +38,9 @@ module Norvel
         end
 
         def styles
-          @document.sheet.styles.values.select { |style| style.paragraph? && (!style.hidden || @document.uses[style.id].positive?) }
+          @document.sheet.styles.values.select do |style|
+            style.paragraph? && (!style.hidden || @document.uses[style.id].positive?)
+          end
         end
 
         def sample(style)
@@ -73,19 +78,25 @@ module Norvel
         end
 
         def named
-          @named ||= @main.root.xpath(".//*[local-name()='headerReference' or local-name()='footerReference']").flat_map { |node| node.attribute_nodes.select { |attribute| attribute.node_name == "id" }.map(&:value) }
+          @named ||= @main.root.xpath(".//*[local-name()='headerReference' or local-name()='footerReference']")
+            .flat_map do |node|
+            node.attribute_nodes.select { |attribute| attribute.node_name == "id" }.map(&:value)
+          end
         end
 
         # Every part that stays: the main part, what it needs, and what that needs.
         def parts
-          @parts ||= @package.relationships(@main.path).select { |relationship| kept?(relationship) }.map(&:target).inject([@main.path]) { |found, path| reach(path, found) }
+          @parts ||= @package.relationships(@main.path).select { |relationship| kept?(relationship) }.map(&:target)
+            .inject([@main.path]) { |found, path| reach(path, found) }
         end
 
         def reach(path, found)
           return found if found.include?(path) || !@container.include?(path)
           found += [path]
           return found if path == @package.related("settings")&.path
-          @package.relationships(path).reject(&:external).inject(found) { |known, relationship| reach(relationship.target, known) }
+          @package.relationships(path).reject(&:external).inject(found) do |known, relationship|
+            reach(relationship.target, known)
+          end
         end
 
         # The relationships of a source that pass the test, as {path => bytes}.
@@ -96,7 +107,9 @@ module Norvel
         end
 
         def content_types
-          edited("[Content_Types].xml") { |element| element["PartName"].nil? || parts.include?(element["PartName"].delete_prefix("/")) }
+          edited("[Content_Types].xml") do |element|
+            element["PartName"].nil? || parts.include?(element["PartName"].delete_prefix("/"))
+          end
         end
 
         # An XML file of the package with the elements of its root that the block keeps.

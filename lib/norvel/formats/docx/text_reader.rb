@@ -3,9 +3,9 @@
 module Norvel
   module Formats
     module Docx
-      # One story (the main text, a note, a header …) to paragraphs, in document order, through tables, content controls and
-      # text boxes (ISO/IEC 29500-1 17.3.3, 17.4, 17.5). Deleted and moved-away text is no text; of alternative contents the
-      # first that is understood is read.
+      # One story (the main text, a note, a header …) to paragraphs, in document order, through tables, content controls
+      # and text boxes (ISO/IEC 29500-1 17.3.3, 17.4, 17.5). Deleted and moved-away text is no text; of alternative
+      # contents the first that is understood is read.
       class TextReader
         BLOCKS = %w[sdt sdtContent customXml ins moveTo].freeze
         SPANS = %w[hyperlink fldSimple].freeze
@@ -15,7 +15,8 @@ module Norvel
           silent: %w[proofErr permStart permEnd pPr rPr sdtPr sdtEndPr customXmlPr smartTagPr]
         }.flat_map { |kind, names| names.map { |name| [name, kind] } }.to_h.freeze
         EDGE_SPACE = /\A\s|\s\z/
-        PIECES = {"tab" => "\t", "ptab" => "\t", "cr" => "\n", "noBreakHyphen" => "\u2011", "softHyphen" => "\u00AD"}.freeze
+        PIECES = {"tab" => "\t", "ptab" => "\t", "cr" => "\n", "noBreakHyphen" => "\u2011", "softHyphen" => "\u00AD"}
+          .freeze
         BREAKS = {"page" => "\f", "column" => "\v"}.freeze
         OBJECTS = {
           Document::Run::OBJECT => %w[drawing pict object AlternateContent ruby sym],
@@ -25,7 +26,8 @@ module Norvel
         OBJECT_SIGNS = [Document::Run::OBJECT, Document::Run::NOTE, SIGN].freeze
         BARE = [nil, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, nil].freeze
 
-        # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal, of containers by id.
+        # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal, of containers
+        # by id.
         Nodes = Struct.new(:paragraphs, :runs, :containers)
 
         # pictures: the elements that may describe an image, by its id less one
@@ -92,13 +94,15 @@ module Norvel
           @pending = []
           run_nodes = (@nodes.paragraphs << node) && [] if @nodes
           properties = first_named(node, "pPr")
-          style_id, direct, mark, holds = properties ? told(properties, @known_paragraphs) { |element| paragraph_properties(element) } : BARE
+          style_id, direct, mark, holds = properties ? told(properties,
+            @known_paragraphs) { |element| paragraph_properties(element) } : BARE
           number = @sections.size + 1
           runs = []
           @holds = holds
           inline(properties ? properties.next_element : node.first_element_child, runs, place, cell, run_nodes)
           @nodes.runs[ordinal] = run_nodes if @nodes
-          @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark, runs.freeze, cell, ordinal,
+          @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark, runs
+            .freeze, cell, ordinal,
             @holds || needed(node), @container, anchors(runs))
           section(@part.child(properties, "sectPr")) if holds == :section_break
           @holds = nil
@@ -260,7 +264,8 @@ module Norvel
           values = {}
           child = node.first_element_child
           while child
-            (child.name == "rStyle") ? style_id = @part.attr(child, "val") : @formatting.read_element(child, :run, @part, values)
+            (child.name == "rStyle") ? style_id = @part.attr(child, "val") : @formatting
+              .read_element(child, :run, @part, values)
             child = child.next_element
           end
           [style_id, @formatting.share(values)]
@@ -276,7 +281,8 @@ module Norvel
           when "fldChar" then field(child)
           when "ruby" then letters(text_below(child.at_xpath(".//*[local-name()='rubyBase']") || child))
           when "drawing", "pict", "object" then drawing(child, cell)
-          when "AlternateContent" then (branch = understood(child)) ? drawing(branch, cell) : sign(OBJECTS[name], unknown(child))
+          when "AlternateContent" then (branch = understood(child)) ? drawing(branch, cell) : sign(OBJECTS[name],
+            unknown(child))
           else sign(OBJECTS.fetch(name, SIGN), seen_nowhere(child, name))
           end
         end
@@ -296,7 +302,8 @@ module Norvel
 
         def seen_nowhere(child, name)
           case name
-          when "footnoteReference", "endnoteReference" then Document::NoteMark.new(of: name.delete_suffix("Reference"), note: @part.attr(child, "id"))
+          when "footnoteReference", "endnoteReference" then Document::NoteMark
+            .new(of: name.delete_suffix("Reference"), note: @part.attr(child, "id"))
           when "footnoteRef", "endnoteRef" then Document::NoteMark.new(of: name.delete_suffix("Ref"), note: nil)
           when "commentReference" then Document::CommentMark.new(comment: @part.attr(child, "id").to_s, edge: "sign")
           when "sym" then Document::CharacterSign.new(font: @part.attr(child, "font"), code: @part.attr(child, "char"))
@@ -314,10 +321,11 @@ module Norvel
           (!EDGE_SPACE.match?(text) || child["xml:space"] == "preserve") ? text : text.strip
         end
 
-        # Complex fields: what stands between begin and separate is instruction. They nest and span paragraphs (17.16.18).
+        # Complex fields: what stands between begin and separate is instruction. They nest and span paragraphs
+        # (17.16.18).
         def field(node)
           case @part.attr(node, "fldCharType")
-          when "begin" then @fields.open((@objects ||= []))
+          when "begin" then @fields.open(@objects ||= [])
           when "separate" then sign(SIGN, @fields.separate)
           when "end" then sign(SIGN, @fields.end)
           else sign(SIGN, unknown(node))
@@ -360,7 +368,10 @@ module Norvel
 
         # The first choice whose needs are understood, else the fallback (ISO/IEC 29500-3).
         def understood(node)
-          node.element_children.find { |c| c.name == "Choice" && c["Requires"].to_s.split.all? { |prefix| Names::UNDERSTOOD.include?(prefix) } } ||
+          node.element_children.find { |c|
+            c.name == "Choice" &&
+              c["Requires"].to_s.split.all? { |prefix| Names::UNDERSTOOD.include?(prefix) }
+          } ||
             node.element_children.find { |c| c.name == "Fallback" }
         end
 

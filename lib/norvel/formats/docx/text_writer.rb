@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Docx
-      # Brings a story's elements to what the model says: only what differs is touched. Paragraphs that stand in another order
-      # than they came are moved; those that can stay are as many as possible.
+      # Brings a story's elements to what the model says: only what differs is touched. Paragraphs that stand in another
+      # order than they came are moved; those that can stay are as many as possible.
       class TextWriter
         CARRIED = %w[bookmarkStart bookmarkEnd commentRangeStart commentRangeEnd permStart permEnd].freeze
         NOTHING = Styles::PropertySet::EMPTY
@@ -67,7 +67,9 @@ module Norvel
         def twin(node)
           choice = node.ancestors.find { |above| above.name == "Choice" } or return
           fallback = choice.parent.element_children.find { |other| other.name == "Fallback" } or return
-          mine, theirs = [choice, fallback].map { |branch| branch.xpath(".//*[local-name()='p' and local-name(..)='txbxContent']").to_a }
+          mine, theirs = [choice, fallback].map { |branch|
+            branch.xpath(".//*[local-name()='p' and local-name(..)='txbxContent']").to_a
+          }
           (mine.size == theirs.size) ? theirs[mine.index(node) || theirs.size] : nil
         end
 
@@ -77,8 +79,8 @@ module Norvel
           RunWriter.new(@part, was.runs, runs).write(twin, now.runs) if was && runs.size == was.runs.size
         end
 
-        # Sources of paragraphs that need not be moved, as {source => true}: in each container the longest list of them that is in
-        # the order of the file, and goes with its tables, which stay.
+        # Sources of paragraphs that need not be moved, as {source => true}: in each container the longest list of them
+        # that is in the order of the file, and goes with its tables, which stay.
         def staying(document)
           lists = Hash.new { |all, container| all[container] = [] }
           tables = Tables.new(document.tables, @original.paragraphs)
@@ -134,7 +136,8 @@ module Norvel
           end
         end
 
-        # Puts a paragraph's element after that of the one before it: directly, or after what holds that one in the same container.
+        # Puts a paragraph's element after that of the one before it: directly, or after what holds that one in the same
+        # container.
         def put(node, previous, container)
           holder = @nodes.containers[container]
           previous = previous.parent while previous&.element? && !holds?(holder, previous)
@@ -152,7 +155,8 @@ module Norvel
 
         # What marks a place stays where the paragraph was.
         def remove(node)
-          node.element_children.select { |child| CARRIED.include?(child.name) }.each { |child| node.add_previous_sibling(child) }
+          node.element_children.select { |child| CARRIED.include?(child.name) }
+            .each { |child| node.add_previous_sibling(child) }
           node.remove
         end
       end

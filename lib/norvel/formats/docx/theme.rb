@@ -6,7 +6,8 @@ module Norvel
       # The theme part: the fonts and colours that styles name by role (ISO/IEC 29500-1 20.1.4.1, 20.1.6.2).
       class Theme
         COLOURS = {
-          "dark1" => "dk1", "light1" => "lt1", "dark2" => "dk2", "light2" => "lt2", "hyperlink" => "hlink", "followedHyperlink" => "folHlink",
+          "dark1" => "dk1", "light1" => "lt1", "dark2" => "dk2", "light2" => "lt2", "hyperlink" => "hlink",
+          "followedHyperlink" => "folHlink",
           "text1" => "dk1", "background1" => "lt1", "text2" => "dk2", "background2" => "lt2"
         }.merge((1..6).to_h { |n| ["accent#{n}"] * 2 }).freeze
         MAPPED = {"text1" => "t1", "background1" => "bg1", "text2" => "t2", "background2" => "bg2"}.freeze
@@ -27,7 +28,8 @@ module Norvel
           found unless found.nil? || found.empty?
         end
 
-        # The colour of w:val with its theme attributes: "#rrggbb", "auto" or nil. The cached value is used when it is there.
+        # The colour of w:val with its theme attributes: "#rrggbb", "auto" or nil. The cached value is used when it is
+        # there.
         def colour(value, name, tint = nil, shade = nil)
           cached = Colour.hex(value)
           return cached if cached

@@ -3,8 +3,9 @@
 module Norvel
   module Formats
     module Docx
-      # A Document to the bytes of a .docx: the package it came in, with what was changed changed. The package is read again
-      # with its elements at hand, compared with the document, and patched. The same document gives the same bytes.
+      # A Document to the bytes of a .docx: the package it came in, with what was changed changed. The package is read
+      # again with its elements at hand, compared with the document, and patched. The same document gives the same
+      # bytes.
       class Writer
         def initialize(document)
           @document = document
@@ -39,14 +40,19 @@ module Norvel
         # Descriptions of the images that are still there. Returns whether one changed.
         def pictures
           came = @original.pictures.to_h { |picture| [picture.id, picture.description] }
-          changed = @document.pictures.select { |picture| came.key?(picture.id) && came[picture.id] != picture.description }
+          changed = @document.pictures.select do |picture|
+            came.key?(picture.id) && came[picture.id] != picture.description
+          end
           changed.each { |picture| Pictures.write(@reader.text.pictures[picture.id - 1], picture.description) }.any?
         end
 
         def sections(main)
-          changed = @document.sections.select { |section| (was = @original.sections[section.source || 0]) && was != section }
+          changed = @document.sections.select do |section|
+            (was = @original.sections[section.source || 0]) && was != section
+          end
           changed.each do |section|
-            node = section.source ? @reader.text.section_nodes[section.source] : main.place(main.child(main.root, "body"), "sectPr")
+            node = section.source ? @reader.text.section_nodes[section.source] : main
+              .place(main.child(main.root, "body"), "sectPr")
             Sections.write(node, main, @original.sections[section.source || 0], section)
           end.any?
         end
@@ -63,9 +69,14 @@ module Norvel
 
         # Every part that may hold fields is told of renamed styles.
         def field_names
-          names = @document.sheet.styles.values.filter_map { |style| (was = @original.sheet[style.id]) && was.name != style.name && [was.name, style.name] }.to_h
+          names = @document.sheet.styles.values.filter_map { |style|
+            (was = @original.sheet[style.id]) && was
+              .name != style.name && [was.name, style.name]
+          }.to_h
           return if names.empty?
-          [@package.main, *@reader.story_texts.map(&:first)].uniq.each { |part| @changed[part.path] = part.bytes if FieldNames.rename(part, names) }
+          [@package.main, *@reader.story_texts.map(&:first)].uniq.each { |part|
+            @changed[part.path] = part.bytes if FieldNames.rename(part, names)
+          }
         end
 
         def numbering
@@ -101,7 +112,9 @@ module Norvel
         end
 
         def same_sheet?
-          %i[styles paragraph_defaults run_defaults].all? { |field| @document.sheet.public_send(field) == @original.sheet.public_send(field) }
+          %i[styles paragraph_defaults run_defaults].all? do |field|
+            @document.sheet.public_send(field) == @original.sheet.public_send(field)
+          end
         end
 
         def information
@@ -116,7 +129,8 @@ module Norvel
           folder = @package.main_path.rpartition("/").first
           path = [folder, "#{kind}.xml"].reject(&:empty?).join("/")
           strict = @package.main.strict?
-          announce(@package.main_path, path, "#{strict ? Names::STRICT_RELS : Names::OFFICE_RELS}/#{kind}", "#{Names::TYPE}#{kind}+xml")
+          relation = "#{strict ? Names::STRICT_RELS : Names::OFFICE_RELS}/#{kind}"
+          announce(@package.main_path, path, relation, "#{Names::TYPE}#{kind}+xml")
           Part.new(path, strict ? empty.sub(Names::TRANSITIONAL, Names::STRICT) : empty)
         end
 
@@ -126,11 +140,15 @@ module Norvel
             taken = root.element_children.map { |e| e["Id"] }
             id = (1..).lazy.map { |n| "rId#{n}" }.find { |candidate| !taken.include?(candidate) }
             target = source.empty? ? path : "/#{path}"
-            root.add_child(root.document.create_element("Relationship", "Id" => id, "Type" => type, "Target" => target)).namespace = root.namespace
+            add(root, "Relationship", "Id" => id, "Type" => type, "Target" => target)
           end
           edit("[Content_Types].xml") do |root|
-            root.add_child(root.document.create_element("Override", "PartName" => "/#{path}", "ContentType" => content_type)).namespace = root.namespace
+            add(root, "Override", "PartName" => "/#{path}", "ContentType" => content_type)
           end
+        end
+
+        def add(root, name, attributes)
+          root.add_child(root.document.create_element(name, attributes)).namespace = root.namespace
         end
 
         def edit(path, empty = nil)

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Html
-      # Looks as declarations of a stylesheet (CSS 2.1 and CSS Text 3): {"text-align" => "left", …}. A line's height depends on the
-      # letters in it, so a paragraph says how many lines (--lines) and its letters how tall one is.
+      # Looks as declarations of a stylesheet (CSS 2.1 and CSS Text 3): {"text-align" => "left", …}. A line's height
+      # depends on the letters in it, so a paragraph says how many lines (--lines) and its letters how tall one is.
       class Stylesheet
         GENERIC = {"serif" => "serif", "mono" => "monospace"}.freeze
         RAISED = 0.65 # size of superscript and subscript to that of the text: common practice
@@ -41,7 +41,8 @@ module Norvel
         def paragraph(look)
           css = {
             "text-indent" => length(look[:first_line]), "padding-left" => length([look[:indent_left], 0].max),
-            "padding-right" => length([look[:indent_right], 0].max), "padding-top" => length([look[:space_before], 0].max),
+            "padding-right" => length([look[:indent_right], 0].max),
+            "padding-top" => length([look[:space_before], 0].max),
             "padding-bottom" => length([look[:space_after], 0].max), **lines(look[:line_spacing])
           }
           css["margin-left"] = length(look[:indent_left]) if look[:indent_left].negative?
@@ -50,7 +51,8 @@ module Norvel
         end
 
         def run(look)
-          css = {"font-family" => family(look), "font-size" => length(look[:size] * ((look[:position] == "normal") ? 1 : RAISED))}
+          css = {"font-family" => family(look),
+                 "font-size" => length(look[:size] * ((look[:position] == "normal") ? 1 : RAISED))}
           lines = [("underline" if look[:underline] != "none"), ("line-through" if look[:strike])].compact
           css["text-decoration"] = lines.join(" ") unless lines.empty?
           css["vertical-align"] = look[:position] unless look[:position] == "normal"

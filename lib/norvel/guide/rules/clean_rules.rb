@@ -23,13 +23,16 @@ module Norvel
         TESTS = [
           Test.new("clean.blank_paragraph", ->(p) { p.blank? && p.removable? }, "A blank paragraph stands for space",
             "a blank paragraph", mend("remove_blank_paragraphs", "Remove them")),
-          Test.new("clean.tab_indent", ->(p) { p.part == :body && HAND.leading_tab?(p) }, "A tab stands for a first-line indent",
+          Test.new("clean.tab_indent", ->(p) { p.part == :body && HAND.leading_tab?(p) },
+            "A tab stands for a first-line indent",
             "a tab at the start", mend("indent_without_tabs", "Replace them by first-line indents")),
-          Test.new("clean.space_indent", ->(p) { p.part == :body && HAND.leading_space?(p) }, "Spaces stand for an indent",
+          Test.new("clean.space_indent", ->(p) { p.part == :body && HAND.leading_space?(p) },
+            "Spaces stand for an indent",
             "spaces at the start", mend("single_spaces", "Remove them")),
           Test.new("clean.double_space", ->(p) { HAND.double_space?(p) }, "Two or more spaces stand between words",
             "a double space", mend("single_spaces", "Make them single")),
-          Test.new("clean.line_break", ->(p) { HAND.running_line_break?(p) }, "A line break stands in the middle of a sentence",
+          Test.new("clean.line_break", ->(p) { HAND.running_line_break?(p) },
+            "A line break stands in the middle of a sentence",
             "a line break", mend("join_lines", "Take them out"), :running),
           Test.new("clean.line_break", ->(p) { HAND.line_break?(p) && !HAND.running_line_break?(p) },
             "A line break divides a paragraph; it may be meant", "a line break", nil, :meant)
@@ -67,8 +70,10 @@ module Norvel
           return if departures.empty?
           said = departures.join(", ")
           speaking = speaking?(paragraph)
-          finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{said}", asked: "from the style", found: said,
-            cause: [paragraph.style_id, speaking], mend: speaking ? @asking_mend : @direct_mend, cite: @guide.clean["cite"])
+          finding("clean.direct", paragraph:, message: "Formatting was set by hand: #{said}", asked: "from the style",
+            found: said,
+            cause: [paragraph.style_id, speaking], mend: speaking ? @asking_mend : @direct_mend,
+            cite: @guide.clean["cite"])
         end
 
         # Where the look alone says what a paragraph is, its formatting carries meaning as long as no style does.

@@ -3,10 +3,11 @@
 module Norvel
   class Guide
     module Rules
-      # A family of rules, declared in its RULES: +findings+ are those on the document as a whole, +on+ those that a paragraph
-      # alone gives rise to.
+      # A family of rules, declared in its RULES: +findings+ are those on the document as a whole, +on+ those that a
+      # paragraph alone gives rise to.
       class Family
-        # Do its findings on a paragraph follow from the look that styles give it? Else they stay as long as the paragraph does.
+        # Do its findings on a paragraph follow from the look that styles give it? Else they stay as long as the
+        # paragraph does.
         def self.looks?
           self::RULES.any? { |rule| rule.goes_by == :look }
         end
@@ -40,7 +41,8 @@ module Norvel
         def finding(rule, message:, asked:, found:, cause:, paragraph: nil, section: nil, mend: nil, cite: nil)
           @severities ||= {}
           severity = @severities[rule] ||= @guide.severity(rule)
-          Finding.new(rule:, severity:, cite: cite&.to_s, paragraph: paragraph&.id, section: section || paragraph&.section,
+          Finding.new(rule:, severity:, cite: cite&.to_s, paragraph: paragraph&.id, section: section ||
+            paragraph&.section,
             message:, asked:, found:, cause: [rule, *cause], mend:)
         end
       end

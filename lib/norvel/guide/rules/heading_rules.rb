@@ -3,8 +3,8 @@
 module Norvel
   class Guide
     module Rules
-      # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the same of
-      # a PDF).
+      # headings.skip: going down, each heading is at most one level below the one before (ISO 14289-1 7.4.2 asks the
+      # same of a PDF).
       class HeadingRules < Family
         RULES = [Rule.new(name: "headings.skip", goes_by: :document, stage: :roles)].freeze
 
@@ -27,7 +27,8 @@ module Norvel
         private
 
         def skip(paragraph, before, level)
-          message = before.zero? ? "The first heading is of level #{level}" : "A heading of level #{level} follows one of level #{before}"
+          message = "A heading of level #{level} follows one of level #{before}"
+          message = "The first heading is of level #{level}" if before.zero?
           finding("headings.skip", paragraph:, message:, asked: "level #{before + 1}", found: "level #{level}",
             cause: [paragraph.id], cite: @guide.headings["cite"])
         end

@@ -9,7 +9,8 @@ module Norvel
 
         SIZE_SLACK = 1.0 # pt: files round A4 to 595.3 or 595.28
         # The binding side of a sheet that is printed on one side is the left one.
-        SIDES = {"top" => "top", "bottom" => "bottom", "left" => "left", "right" => "right", "inside" => "left", "outside" => "right"}
+        SIDES = {"top" => "top", "bottom" => "bottom", "left" => "left", "right" => "right", "inside" => "left",
+                 "outside" => "right"}
           .freeze
 
         def self.asked(guide, _roles)
@@ -27,13 +28,17 @@ module Norvel
 
         def size(section, number)
           asked = @guide.page["size"] or return
-          wanted = asked.is_a?(Hash) ? asked.values_at("width", "height").map { |text| Length.typed(text) } : PaperSizes[asked]
+          wanted = asked.is_a?(Hash) ? asked.values_at("width", "height")
+            .map { |text| Length.typed(text) } : PaperSizes[asked]
           wanted = wanted.reverse if section.landscape?
           return if [section.width, section.height].zip(wanted).all? { |is, should| (is - should).abs <= SIZE_SLACK }
           said = asked.is_a?(Hash) ? spoken(*wanted) : asked
-          finding("page.size", section: number, message: "The page is not #{asked.is_a?(Hash) ? "of the size asked for" : asked}",
-            asked: said, found: PaperSizes.name_of(section.width, section.height, SIZE_SLACK) || spoken(section.width, section.height),
-            cause: [section.landscape?], mend: mend("Set the page size", width: wanted[0], height: wanted[1]), cite: @guide.page["cite"])
+          finding("page.size", section: number,
+            message: "The page is not #{asked.is_a?(Hash) ? "of the size asked for" : asked}",
+            asked: said, found: PaperSizes.name_of(section.width, section.height, SIZE_SLACK) ||
+              spoken(section.width, section.height),
+            cause: [section.landscape?], mend: mend("Set the page size", width: wanted[0], height: wanted[1]),
+            cite: @guide.page["cite"])
         end
 
         def spoken(width, height)
@@ -53,9 +58,9 @@ module Norvel
           return if (least.nil? || found >= least - slack) && (most.nil? || found <= most + slack)
           target = (least && found < least) ? least : most
           said = said(least, most)
-          finding("page.margin.#{SIDES.fetch(side)}", section: number, message: "The #{side} margin is not #{said}", asked: said,
-            found: Length.spoken(found, "mm"), cause: [],
-            mend: mend("Set the #{side} margin to #{Length.spoken(target, "mm")}", field => target), cite: @guide.page["cite"])
+          finding("page.margin.#{SIDES.fetch(side)}", section: number, message: "The #{side} margin is not #{said}",
+            asked: said, found: Length.spoken(found, "mm"), cause: [], cite: @guide.page["cite"],
+            mend: mend("Set the #{side} margin to #{Length.spoken(target, "mm")}", field => target))
         end
 
         def bounds(range)

@@ -4,8 +4,8 @@ module Norvel
   class Guide
     module Rules
       # Why a value of a paragraph is not as asked: the level of the cascade that set it, and the mend at that level.
-      # Paragraphs that are not in their role's style are put in it: to change the style they happen to be in, often the base of
-      # all others, would move much else.
+      # Paragraphs that are not in their role's style are put in it: to change the style they happen to be in, often the
+      # base of all others, would move much else.
       class RoleCause
         BY_HAND = %i[direct character].freeze
 
@@ -33,7 +33,8 @@ module Norvel
           return (list_level if @set.kind == :list) if parts.empty?
           label = parts.map(&:first).join(", and ").then { |text| text[0].upcase + text[1..] }
           alone = parts.size == 1 && by_hand?
-          Mend.new(name: alone ? "clear_direct" : "change_style", label:, safe: @set.kind != :character, steps: parts.map(&:last))
+          name = alone ? "clear_direct" : "change_style"
+          Mend.new(name:, label:, safe: @set.kind != :character, steps: parts.map(&:last))
         end
 
         private
@@ -52,7 +53,9 @@ module Norvel
 
         # [label, step]: into the role's style, or the style changed; nil when the style is right.
         def in_style
-          return ["Put them in #{@wanted}", [:put_in_style, @wanted, @role]] if @wanted && !@style.name.casecmp?(@wanted)
+          if @wanted && !@style.name.casecmp?(@wanted)
+            return ["Put them in #{@wanted}", [:put_in_style, @wanted, @role]]
+          end
           return if @requirement.meets?(@document.cascade.of_style(@style, property.on)[name])
           target = @requirement.target(@found)
           where = by_hand? ? @style.name : "the style #{@style.name}"
@@ -63,15 +66,16 @@ module Norvel
           ["clear it where it was set by hand", [:clear, {properties: [name]}]]
         end
 
-        # The style is right and the list it was put in says otherwise: the list's level can change, and all its items with it, so
-        # a person is asked.
+        # The style is right and the list it was put in says otherwise: the list's level can change, and all its items
+        # with it, so a person is asked.
         def list_level
           id, level = @document.cascade.list_of(@paragraph)
           list = id && @document.numbering.list(id) or return
           return if list.overrides.key?(level)
           target = @requirement.target(@found)
-          Mend.new(name: "change_list_level", label: "#{property.label} #{property.spoken(target)} in level #{level + 1} of its list",
-            safe: false, steps: [[:change_level, list.definition_id, level, {name => target}]])
+          label = "#{property.label} #{property.spoken(target)} in level #{level + 1} of its list"
+          step = [:change_level, list.definition_id, level, {name => target}]
+          Mend.new(name: "change_list_level", label:, safe: false, steps: [step])
         end
       end
     end

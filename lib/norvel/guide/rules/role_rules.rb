@@ -3,8 +3,9 @@
 module Norvel
   class Guide
     module Rules
-      # role.<role>.style and role.<role>.<property>: what paragraphs of a role must look like. A value that comes from the
-      # style is one cause for all its paragraphs, and its mend changes the style; one that was set by hand is cleared.
+      # role.<role>.style and role.<role>.<property>: what paragraphs of a role must look like. A value that comes from
+      # the style is one cause for all its paragraphs, and its mend changes the style; one that was set by hand is
+      # cleared.
       class RoleRules < Family
         RULES = [
           Rule.new(name: "headings.unmarked", goes_by: :look, stage: :roles),
@@ -49,31 +50,34 @@ module Norvel
           wanted = asked["style"] or return
           name = @document.style_name(paragraph)
           return if name.casecmp?(wanted)
-          finding("role.#{role}.style", paragraph:, message: "#{speak(role)} is in #{name}, not in #{wanted}", asked: wanted,
-            found: name, cause: [name], mend: put_in_style(wanted, role, true), cite: asked["cite"])
+          message = "#{speak(role)} is in #{name}, not in #{wanted}"
+          finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name],
+            mend: put_in_style(wanted, role, true), cite: asked["cite"])
         end
 
-        # A paragraph that plays a role by its look alone. It is judged by the role's rules once it is in the role's style.
+        # A paragraph that plays a role by its look alone. It is judged by the role's rules once it is in the role's
+        # style.
         def unmarked(paragraph, role, asked)
           wanted = asked["style"] or return
           suggestion = @check.suggestions[paragraph.id]
           sure = suggestion.confidence >= SURE
           name = @document.style_name(paragraph)
-          finding(suggestion.heading? ? "headings.unmarked" : "role.#{role}.style", paragraph:,
-            message: "Looks like #{speak(role, lower: true)}, and is in #{name}", asked: wanted,
-            found: suggestion.because.first(3).join(", "), cause: [role, sure, name], mend: put_in_style(wanted, role, sure),
-            cite: asked["cite"])
+          message = "Looks like #{speak(role, lower: true)}, and is in #{name}"
+          finding(suggestion.heading? ? "headings.unmarked" : "role.#{role}.style", paragraph:, message:,
+            asked: wanted, found: suggestion.because.first(3).join(", "), cause: [role, sure, name],
+            mend: put_in_style(wanted, role, sure), cite: asked["cite"])
         end
 
         def put_in_style(wanted, role, safe)
           @put_in_style ||= {}
-          @put_in_style[[wanted, role, safe]] ||=
-            Mend.new(name: "apply_role_style", label: "Put them in #{wanted}", safe:, steps: [[:put_in_style, wanted, role]])
+          @put_in_style[[wanted, role, safe]] ||= Mend.new(name: "apply_role_style", label: "Put them in #{wanted}",
+            safe:, steps: [[:put_in_style, wanted, role]])
         end
 
         # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.
         def properties(paragraph, role)
-          verdicts = @judged[[role, paragraph.makeup, @document.letter_look(paragraph)]] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
+          key = [role, paragraph.makeup, @document.letter_look(paragraph)]
+          verdicts = @judged[key] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
           verdicts.map { |verdict| verdict.at(paragraph) }
         end
 
@@ -81,34 +85,44 @@ module Norvel
           @on_paragraph ||= {}
           @on_paragraph[[role, paragraph.style_id, paragraph.direct, paragraph.table]] ||= begin
             look = @document.look(paragraph)
-            requirements(role, :paragraph).filter_map { |name, requirement| verdict(name, requirement, paragraph, nil, look[name], role) unless requirement.meets?(look[name]) }
+            broken = requirements(role, :paragraph).reject { |name, requirement| requirement.meets?(look[name]) }
+            broken.map { |name, requirement| verdict(name, requirement, paragraph, nil, look[name], role) }
           end
         end
 
-        # Any run may break the rules on font and size (note marks and indices are smaller by nature); the others are about
-        # what most of the letters are.
+        # Any run may break the rules on font and size (note marks and indices are smaller by nature); the others are
+        # about what most of the letters are.
         def on_runs(paragraph, role)
           return [] if requirements(role, :run).empty?
           most = @document.letter_look(paragraph)
           broken = {}
-          paragraph.makeup.letters.each do |run|
+          paragraph.makeup.letters.reject(&:symbols?).each do |run|
             look = @document.run_look(run, paragraph)
-            faults = faults(role, look)
-            next if faults.empty? || run.symbols?
-            faults.each { |name| broken[name] ||= run if EVERYWHERE.include?(name) ? look[:position] == "normal" : look.equal?(most) }
+            faults(role, look).each { |name| broken[name] ||= run if counts?(name, look, most) }
           end
-          broken.map do |name, run|
-            @on_run ||= {}
-            @on_run[[role, name, paragraph.style_id, paragraph.table, run.style_id, run.direct]] ||= verdict(name, requirements(role, :run)[name], paragraph, run, @document.run_look(run, paragraph)[name], role)
-          end
+          broken.map { |name, run| run_verdict(name, run, paragraph, role) }
         end
 
+        def counts?(name, look, most)
+          EVERYWHERE.include?(name) ? look[:position] == "normal" : look.equal?(most)
+        end
+
+        def run_verdict(name, run, paragraph, role)
+          @on_run ||= {}
+          seen = @document.run_look(run, paragraph)
+          @on_run[[role, name, paragraph.style_id, paragraph.table, run.style_id, run.direct]] ||=
+            verdict(name, requirements(role, :run)[name], paragraph, run, seen[name], role)
+        end
+
+        # Names of the properties in which a look of letters is not as asked.
         def faults(role, look)
-          (@faults[role] ||= {}.compare_by_identity)[look] ||= requirements(role, :run).reject { |name, requirement| requirement.meets?(look[name]) }.keys
+          known = @faults[role] ||= {}.compare_by_identity
+          known[look] ||= requirements(role, :run).reject { |name, asked| asked.meets?(look[name]) }.keys
         end
 
         def requirements(role, place)
-          (@requirements ||= {})[[role, place]] ||= @guide.requirements(role).select { |_, requirement| requirement.property.on == place }
+          @requirements ||= {}
+          @requirements[[role, place]] ||= @guide.requirements(role).select { |_, asked| asked.property.on == place }
         end
 
         # A finding for every paragraph that is set alike, at none of them yet.
@@ -121,8 +135,8 @@ module Norvel
         end
 
         def message(property, found, role, requirement)
-          return "#{property.label} of #{role} is #{property.spoken(found)}, not #{requirement.spoken}" unless property.flag?
-          "#{property.label} is #{"not " unless property.type.json(found)}set on #{role}"
+          return "#{property.label} is #{"not " unless property.type.json(found)}set on #{role}" if property.flag?
+          "#{property.label} of #{role} is #{property.spoken(found)}, not #{requirement.spoken}"
         end
 
         def speak(role, lower: false)

@@ -3,8 +3,9 @@
 module Norvel
   module Styles
     module Types
-      # The lines around a paragraph (ISO/IEC 29500-1 17.3.1.24), by side: {top: {val: "single", sz: "4", space: "1", color: "auto"}},
-      # as the file has them: sz in eighths of a point, space in points. People say "above 0.5 pt, below double 1 pt #1f3864".
+      # The lines around a paragraph (ISO/IEC 29500-1 17.3.1.24), by side: {top: {val: "single", sz: "4", space: "1",
+      # color: "auto"}}, as the file has them: sz in eighths of a point, space in points. People say "above 0.5 pt,
+      # below double 1 pt #1f3864".
       class Borders < Any
         SIDES = {top: "above", bottom: "below", left: "left", right: "right", between: "between", bar: "bar"}.freeze
         BOX = %i[top bottom left right].freeze
@@ -16,7 +17,9 @@ module Norvel
         def spoken(value, _unit = "pt")
           lines = seen(value)
           return "none" if lines.empty?
-          return "box #{line(lines[:top])}" if BOX.all? { |side| lines.key?(side) && line(lines[side]) == line(lines[:top]) } && lines.size == 4
+          if BOX.all? { |side| lines.key?(side) && line(lines[side]) == line(lines[:top]) } && lines.size == 4
+            return "box #{line(lines[:top])}"
+          end
           lines.map { |side, attributes| "#{SIDES.fetch(side)} #{line(attributes)}" }.join(", ")
         end
 
@@ -39,9 +42,11 @@ module Norvel
         end
         alias_method :effective, :seen
 
+        OFF = {val: "none", sz: "0", space: "0", color: "auto"}.freeze
+
         # What has to be set over +inherited+ for +wanted+ to be seen.
         def over(inherited, wanted)
-          off = (seen(inherited).keys - wanted.keys).to_h { |side| [side, {val: "none", sz: "0", space: "0", color: "auto"}] }
+          off = (seen(inherited).keys - wanted.keys).to_h { |side| [side, OFF] }
           wanted.reject { |side, attributes| (inherited || {})[side] == attributes }.merge(off)
         end
 
@@ -60,12 +65,14 @@ module Norvel
 
         def line(attributes)
           colour = Norvel::Colour.hex(attributes[:color])
-          [(attributes[:val] unless attributes[:val] == "single"), "#{Norvel::Length.plain(width(attributes).round(2))} pt", colour].compact.join(" ")
+          kind = attributes[:val] unless attributes[:val] == "single"
+          [kind, "#{Norvel::Length.plain(width(attributes).round(2))} pt", colour].compact.join(" ")
         end
 
         def sides(word)
           return BOX if word == "box"
-          [SIDES.key(word) || raise(Refused, "“#{word}” is not a side: type box, above, below, left, right or between, like “below 0.5 pt”.")]
+          side = SIDES.key(word) and return [side]
+          raise Refused, "“#{word}” is not a side: type box, above, below, left, right or between, like “below 0.5 pt”."
         end
 
         def attributes(words, side)
@@ -74,7 +81,8 @@ module Norvel
           rest = words.reject { |word| KINDS.include?(word) || word.start_with?("#") }.join(" ")
           points = rest.empty? ? 0.5 : Norvel::Length.typed(rest)
           raise Refused, "A line is between 0.25 pt and 12 pt thick." unless WIDTHS.cover?(points)
-          {val: kind, sz: (points * 8).round.to_s, space: SPACE[side], color: colour ? colour.delete("#").upcase : "auto"}
+          tone = colour ? colour.delete("#").upcase : "auto"
+          {val: kind, sz: (points * 8).round.to_s, space: SPACE[side], color: tone}
         end
       end
     end

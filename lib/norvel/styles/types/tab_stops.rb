@@ -6,14 +6,19 @@ module Norvel
       # Tab stops (ISO/IEC 29500-1 17.3.1.37), by their place in twips from the margin as the file has it:
       # {"8505": {val: "right", pos: "8505", leader: "dot"}}. People say "6 cm, right 15 cm with dots".
       class TabStops < Any
-        ALIGNMENTS = {"left" => "left", "start" => "left", "num" => "left", "right" => "right", "end" => "right", "center" => "centred", "decimal" => "decimal", "bar" => "bar"}.freeze
-        LEADERS = {"dot" => "dots", "hyphen" => "dashes", "underscore" => "a line", "middleDot" => "middle dots", "heavy" => "a heavy line"}.freeze
+        ALIGNMENTS = {"left" => "left", "start" => "left", "num" => "left", "right" => "right", "end" => "right",
+                      "center" => "centred", "decimal" => "decimal", "bar" => "bar"}.freeze
+        LEADERS = {"dot" => "dots", "hyphen" => "dashes", "underscore" => "a line", "middleDot" => "middle dots",
+                   "heavy" => "a heavy line"}.freeze
         STOP = /\A(?:(left|right|centred|centered|center|decimal|bar)\s+)?(-?[\d.,]+\s*[a-z]*?)(?:\s+with\s+(.+))?\z/
 
         def spoken(value, unit = "pt")
           stops = seen(value)
           return "none" if stops.empty?
-          stops.map { |points, alignment, leader| [(alignment unless alignment == "left"), Norvel::Length.spoken(points, unit), leader && "with #{leader}"].compact.join(" ") }.join(", ")
+          stops.map { |points, alignment, leader|
+            [(alignment unless alignment == "left"), Norvel::Length
+              .spoken(points, unit), leader && "with #{leader}"].compact.join(" ")
+          }.join(", ")
         end
 
         def typed(text)
@@ -37,7 +42,10 @@ module Norvel
         # What a reader sees of them: [points, alignment, leader or nil], from left to right.
         def seen(value)
           effective(value).values
-            .map { |stop| [Norvel::Length.from_file(stop[:pos].to_s, "twip") || 0.0, ALIGNMENTS.fetch(stop[:val], "left"), LEADERS[stop[:leader]]] }.sort_by(&:first)
+            .map { |stop|
+            [Norvel::Length.from_file(stop[:pos].to_s, "twip") || 0.0,
+              ALIGNMENTS.fetch(stop[:val], "left"), LEADERS[stop[:leader]]]
+          }.sort_by(&:first)
         end
 
         # What has to be set over +inherited+ for +wanted+ to be seen: others are cleared, place by place.
@@ -50,7 +58,8 @@ module Norvel
         private
 
         def stop(alignment, points, leader)
-          word = leader && (LEADERS.key(leader.strip) || LEADERS.key(leader.strip.delete_prefix("a ")) || raise(Refused, "“#{leader}” is not a leader: use #{LEADERS.values.join(", ")}."))
+          word = leader && (LEADERS.key(leader.strip) || LEADERS.key(leader.strip.delete_prefix("a ")) ||
+            raise(Refused, "“#{leader}” is not a leader: use #{LEADERS.values.join(", ")}."))
           place = Norvel::Length.whole(points, "twip").to_s
           found = {"centered" => "center", "centred" => "center"}.fetch(alignment, alignment || "left")
           [place.to_sym, {val: found, pos: place, leader: word}.compact]

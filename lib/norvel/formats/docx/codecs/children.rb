@@ -22,7 +22,9 @@ module Norvel
           def put(parent, value, part)
             part.drop(parent, element)
             node = fresh(parent, part)
-            value.each { |key, attributes| part.insert(node, part.create(@key ? "tab" : key.to_s, attributes.transform_keys(&:to_s))) }
+            value.each do |key, attributes|
+              part.insert(node, part.create(@key ? "tab" : key.to_s, attributes.transform_keys(&:to_s)))
+            end
           end
         end
       end

@@ -17,7 +17,8 @@ module Norvel
             rule = RULES[part.attr(element, "lineRule")]
             return {rule:, value: part.length(line, "twip")&.abs || 0.0} if rule
             number = line.match?(/\A-?\d{1,6}\z/) ? line.to_i : 240
-            number.positive? ? {rule: "multiple", value: (number / 240.0).round(4)} : {rule: "exact", value: number.abs / 20.0}
+            number.positive? ? {rule: "multiple", value: (number / 240.0).round(4)} : {rule: "exact",
+                                                                                       value: number.abs / 20.0}
           end
 
           def put(parent, value, part)

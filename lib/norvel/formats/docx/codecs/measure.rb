@@ -4,8 +4,8 @@ module Norvel
   module Formats
     module Docx
       module Codecs
-        # One attribute of a shared element, such as w:spacing w:before. +names+ are spellings of one attribute (left, start);
-        # +beaten_by+ are attributes that would win over it and so go when it is set.
+        # One attribute of a shared element, such as w:spacing w:before. +names+ are spellings of one attribute (left,
+        # start); +beaten_by+ are attributes that would win over it and so go when it is set.
         class Measure < Whole
           def initialize(element, *names, unit: "twip", beaten_by: [])
             super(element)

@@ -7,7 +7,8 @@ module Norvel
         # w:shd as one colour: the fill, the pattern's colour when solid, their mixture for a percentage (17.3.5).
         class Shading < Whole
           def read(element, part)
-            fill = part.theme.colour(part.attr(element, "fill"), part.attr(element, "themeFill"), part.attr(element, "themeFillTint"), part.attr(element, "themeFillShade")) || "auto"
+            fill = part.theme.colour(part.attr(element, "fill"), part.attr(element, "themeFill"),
+              part.attr(element, "themeFillTint"), part.attr(element, "themeFillShade")) || "auto"
             pattern = part.attr(element, "val") || "clear"
             return fill if %w[clear nil].include?(pattern)
             fore = Colour.hex(part.attr(element, "color")) || "#000000"
@@ -19,7 +20,10 @@ module Norvel
           def put(parent, value, part)
             fresh(parent, part).attribute_nodes.each(&:remove)
             node = fresh(parent, part)
-            {"val" => "clear", "color" => "auto", "fill" => (value == "auto") ? value : value.delete("#").upcase}.each { |key, text| part.set(node, key, text) }
+            {"val" => "clear", "color" => "auto", "fill" => (value == "auto") ? value : value.delete("#").upcase}
+              .each { |key, text|
+              part.set(node, key, text)
+            }
           end
         end
       end

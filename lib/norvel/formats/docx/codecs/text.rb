@@ -4,8 +4,8 @@ module Norvel
   module Formats
     module Docx
       module Codecs
-        # A word in w:val that is kept as it stands, other attributes untouched: the kind of underline (17.3.2.40), the Latin
-        # language of w:lang (17.3.2.20).
+        # A word in w:val that is kept as it stands, other attributes untouched: the kind of underline (17.3.2.40), the
+        # Latin language of w:lang (17.3.2.20).
         class Text < Plain
           # absent: what an element without the word means
           def initialize(element, absent: nil)

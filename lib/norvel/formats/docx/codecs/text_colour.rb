@@ -7,7 +7,8 @@ module Norvel
         # w:color: the theme's colour wins, its cached value stands in val (17.3.2.6).
         class TextColour < Whole
           def read(element, part)
-            part.theme.colour(part.attr(element, "val"), part.attr(element, "themeColor"), part.attr(element, "themeTint"), part.attr(element, "themeShade"))
+            part.theme.colour(part.attr(element, "val"), part.attr(element, "themeColor"),
+              part.attr(element, "themeTint"), part.attr(element, "themeShade"))
           end
 
           def put(parent, value, part)

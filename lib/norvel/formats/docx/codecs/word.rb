@@ -4,7 +4,8 @@ module Norvel
   module Formats
     module Docx
       module Codecs
-        # A word in w:val, mapped to ours; one that the map lacks reads as nil. Of several words for one value the first is written.
+        # A word in w:val, mapped to ours; one that the map lacks reads as nil. Of several words for one value the first
+        # is written.
         class Word < Plain
           def initialize(element, map, strict: {})
             super(element)
