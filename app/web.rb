@@ -45,9 +45,8 @@ class Web < Sinatra::Base
   use Rack::Protection::FrameOptions, frame_options: "DENY"
   use Rack::Protection::XSSHeader, nosniff: true
 
-  helpers Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView,
-    ListView, PageSetView,
-    StyleChanges, ShelfView, FindingsView, HandoverView, Complaints
+  helpers Page, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView, StyleLetters, SurveyView,
+    StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, HandoverView
 
   register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 

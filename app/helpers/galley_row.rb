@@ -11,6 +11,11 @@ module GalleyRow
     Norvel::Document::Run::NOTE => '<sup class="note" title="note">※</sup>', Norvel::Document::Run::SIGN => "",
     "\u00A0" => '<span class="nobreak">&nbsp;</span>'
   }.freeze
+  TYPED_CASES = {
+    "title" => "Title Case", "sentence" => "Sentence case", "upper" => "CAPITALS", "lower" => "lower case"
+  }.freeze
+  SHOWN_CASES = {"capitals" => "Capitals", "small capitals" => "Small capitals"}.freeze
+  MOST_SAID = 5 # values set by hand that a row tells
   SPECIAL = /[\t\n\f\v\u00A0\uFFF9\uFFFA\uFFFC]| {2,}/
 
   # The text of a paragraph as HTML in its look.
@@ -39,6 +44,28 @@ module GalleyRow
     escaped.gsub(SPECIAL) do |sign|
       SIGNS.fetch(sign) { %(<span class="spaces">#{sign.gsub(" ", "&#160;")[0..-7]} </span>) }
     end
+  end
+
+  # Paragraphs as they are shown: blank ones that follow each other together, all others alone.
+  def rows_of(paragraphs)
+    paragraphs.chunk_while { |one, other| one.blank? && other.blank? && [one, other].none?(&:holds) }.to_a
+  end
+
+  # What a row says above its text.
+  def row_notes(paragraph)
+    [("runs into the text below" if Norvel::Edits::RunIn.on?(paragraph)),
+      ("begins a page" if document.look(paragraph)[:page_break_before])].compact
+  end
+
+  def departure_words(paragraph)
+    said = paragraph.blank? ? [] : departures(paragraph)
+    (said.first(MOST_SAID) + (said.drop(MOST_SAID).any? ? ["…"] : [])).join(" · ")
+  end
+
+  # The sign of the worst finding with how many there are; of a blank line the sign alone.
+  def remark_words(paragraph)
+    worst = remarks(paragraph).first or return ""
+    paragraph.blank? ? mark(worst.severity) : "#{mark(worst.severity)} #{counted(remarks(paragraph).size, "finding")}"
   end
 
   def paragraph_class(paragraph, whose = document)

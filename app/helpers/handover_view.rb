@@ -27,4 +27,15 @@ module HandoverView
     return "#{held_words(seal.counts).capitalize}, as in the file that came." if seal.same_objects?(first)
     "#{held_words(seal.counts).capitalize}; the file that came held #{held_words(first.counts)}."
   end
+
+  def pictures_words(pictures)
+    mute = pictures.count(&:mute?)
+    said = mute.zero? ? "each described or marked as decoration" : "#{number(mute)} without a description"
+    "#{counted(pictures.size, "image")}, #{said}"
+  end
+
+  # What stands below an image, so that it is known which one it is.
+  def before_words(following)
+    (following.nil? || following.blank?) ? "" : "before “#{cut(following.text.strip, 70)}”"
+  end
 end

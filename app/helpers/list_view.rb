@@ -67,7 +67,77 @@ module ListView
     [left + (level.paragraph[:first_line] || 0.0), left]
   end
 
+  # A level as it is drawn: its marker and text where they stand.
+  LevelRow = Struct.new(:number, :y, :from, :to, :anchor, :marker, :places, :here, keyword_init: true) do
+    # Text that does not reach past its marker stands behind it.
+    def text_x
+      (to > from) ? to : (from + 8 + (marker.size * 8)).round(1)
+    end
+
+    def dimension
+      "M8 #{y + 14}H#{to}M8 #{y + 10}v8M#{from} #{y + 10}v8M#{to} #{y + 10}v8"
+    end
+  end
+  SCALE = 1.1 # pixels to a point
+  ANCHORS = Hash.new("start").merge("right" => "end", "center" => "middle").freeze
+
+  def level_rows(style, whose)
+    levels = whose.numbering.levels(style.paragraph[:list_id])
+    levels.keys.sort.map { |number| level_row(levels, number) }
+  end
+
+  def level_row(levels, number)
+    places = level_place(levels[number])
+    from, to = places.map { |points| (8 + (points * SCALE)).round(1) }
+    LevelRow.new(number:, y: 26 + (number * 52), from:, to:, anchor: ANCHORS[levels[number].align],
+      marker: sample_marker(levels, number), here: number + 1 == params[:level].to_i.clamp(1, 9),
+      places: places.map { |points| Norvel::Length.spoken(points, unit) }.join(" · "))
+  end
+
+  # The list level that a paragraph in a style has by that, or nil.
+  def list_at(style)
+    document.cascade.list_of(specimen_like(style))
+  end
+
+  # [[list id, words], …] that a style may be in. own: its list's id, at: the place it has by its base too.
+  def list_choices(own, at)
+    none = [["", (own.nil? && at) ? "as its base" : "none"]]
+    none << [0, "none, whatever its base"] if own || at
+    there = lists.map { |name, id| [id, name] }
+    there << [own, "its own numbers"] if own&.positive? && lists.none? { |_, id| id == own }
+    none + there
+  end
+
+  # The Fields of a level's form.
+  def level_fields(level, number)
+    field = ->(name, label, value, choices = nil) { StyleView::Field.new(name, label, value, choices) }
+    marker_at, text_at = level_place(level).map { |points| Norvel::Length.spoken(points, unit) }
+    bold = {true => "yes", false => "no"}[level.run[:bold]]
+    [
+      field["format", "Numbers", level.format, FORMATS], *marker_fields(level, number, field),
+      field["suffix", "Then", level.suffix, Norvel::Edits::NumberHeadings::SEPARATORS],
+      field["marker_at", "Marker at", marker_at], field["text_at", "Text at", text_at],
+      field["align", "Set", level.align, SIDES],
+      field["bold", "Bold", bold, {"" => "as its text", "yes" => "yes", "no" => "no"}],
+      field["color", "Colour", level.run[:color] || "as its text"]
+    ]
+  end
+
   private
+
+  ABOVE = {"yes" => "stand in it: 1.1", "no" => "not: 1"}.freeze
+
+  def marker_fields(level, number, field)
+    return [field["sign", "Sign", level.marker({}, {})]] if level.bullet?
+    parts = marker_parts(level, number)
+    restarts = {"" => "after any level above", 0 => "never"}.merge((1..number).to_h { |n| [n, "after level #{n}"] })
+    [
+      field["before", "Before it", parts[:before]],
+      (field["above", "Levels above", parts[:above] ? "yes" : "no", ABOVE] if number.positive?),
+      field["after", "After it", parts[:after]], field["start", "Starts at", level.start],
+      (field["restart", "Begins anew", level.restart_after, restarts] if number.positive?)
+    ].compact
+  end
 
   def typed_start(typed)
     return unless typed.key?("start")

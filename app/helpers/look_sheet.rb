@@ -5,6 +5,11 @@
 module LookSheet
   HANGING = "display:inline-block;text-indent:0;min-width:%s"
 
+  # The link to a sheet of this document's looks, by the state it is of.
+  def sheet_link(name, **query)
+    %(<link rel="stylesheet" href="#{h path_to(name, **query, v: manuscript.lock_version)}">)
+  end
+
   # The class of a paragraph's look, or of a run's.
   def look_class(look, place)
     @look_classes ||= {}.compare_by_identity

@@ -4,6 +4,15 @@
 module Page
   STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Findings", "findings"],
     ["Handover", "handover"]].freeze
+  CLEARING = {"" => "stays", "emphasis" => "goes, emphasis stays", "all" => "goes"}.freeze
+  # htmx does nothing that the page's policy forbids, and shows complaints where they are read.
+  HTMX = {
+    includeIndicatorStyles: false, allowEval: false, selfRequestsOnly: true, historyCacheSize: 0,
+    responseHandling: [
+      {code: "204", swap: false}, {code: "[23]..", swap: true},
+      {code: "[45]..", swap: true, target: "#said", swapOverride: "innerHTML", error: true}
+    ]
+  }.freeze
   SEVERITIES = {"must" => "◆", "should" => "▲", "advice" => "●"}.freeze
 
   def manuscript
@@ -46,6 +55,50 @@ module Page
 
   def chosen_if(chosen)
     chosen ? " selected" : ""
+  end
+
+  def checked_if(checked)
+    checked ? " checked" : ""
+  end
+
+  def current_if(current)
+    current ? ' aria-current="true"' : ""
+  end
+
+  # The options of a select: words, or [[value, words], …]; the one with the value +chosen+ is selected.
+  def options(choices, chosen = nil)
+    choices.map do |value, words|
+      %(<option value="#{h value.to_s}"#{chosen_if(value.to_s == chosen.to_s)}>#{h((words || value).to_s)}</option>)
+    end.join
+  end
+
+  # What is said above a station: that something was refused, or what was done on the page before.
+  def said_here
+    return partial(:complaint, message: @refused) if @refused
+    (text = said_before) ? partial(:done, said: text) : ""
+  end
+
+  # Which document a page with a station is about, for its scripts.
+  def body_data
+    return "" unless @manuscript && @station
+    %( data-manuscript="#{@manuscript.id}" data-version="#{@manuscript.lock_version}")
+  end
+
+  # Taking back answers in place where the galley shows it.
+  def in_place_if_galley
+    answered = request.env["HTTP_HX_REQUEST"] && params[:loaded]
+    return "" unless answered || @station == :galley
+    %( hx-post="#{path_to("take_back")}" hx-swap="none")
+  end
+
+  # A moment, for the rest of a time element.
+  def time(moment, form = "%-d %B, %H:%M")
+    %(datetime="#{moment.iso8601}">#{moment.strftime(form)}</time>)
+  end
+
+  # The place of a paragraph as a link to it in the galley.
+  def place_link(paragraph)
+    %(<a href="#{path_to("galley", at: paragraph.id)}">#{number(document.position(paragraph.id) + 1)}</a>)
   end
 
   # The beginning of a text, with an ellipsis where it goes on.

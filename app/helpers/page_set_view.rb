@@ -2,16 +2,20 @@
 
 # How page set-ups are shown: by name or by their sections, as words and as a sheet with its margins.
 module PageSetView
-  # ISO 216; ANSI Y14.1
-  SCALE = 0.42 # pixels to a point, where the sheet is drawn
+  FIELDS = {
+    "Sheet" => %i[width height], "Margins" => %i[margin_top margin_bottom margin_left margin_right],
+    "Within" => %i[header footer columns]
+  }.freeze
 
   # The Lineage::PageSet that the address asks for.
   def chosen_page
     return unless params[:page] || params[:section]
-    @chosen_page ||= Lineage.pages(document).find { |set|
-      params[:page] ? set.style.name == params[:page] : set.sections
-        .include?(params[:section].to_i)
-    } || Lineage.pages(document).first
+    sets = Lineage.pages(document)
+    @chosen_page ||= sets.find { |set| asked_for?(set) } || sets.first
+  end
+
+  def asked_for?(set)
+    params[:page] ? set.style.name == params[:page] : set.sections.include?(params[:section].to_i)
   end
 
   def page_name(set)
@@ -35,10 +39,34 @@ module PageSetView
     (name == :columns) ? style.columns.to_s : Norvel::Length.spoken(style[name], "mm")
   end
 
+  # "page style · sections 1–3"
+  def page_set_words(set)
+    kind = set.style.name ? "page style" : "a page set-up without a name"
+    return "#{kind} · no section is in it" if set.sections.empty?
+    "#{kind} · section#{"s" if set.sections.size > 1} #{id_spans(set.sections).tr("-", "–")}"
+  end
+
+  def sections_outside(set)
+    (1..document.sections.size).to_a - set.sections
+  end
+
+  # What stands at a measure of the drawing.
+  def sheet_word(style, word)
+    case word.name
+    when :header then "head at #{page_value(style, :header)}"
+    when :footer then "foot at #{page_value(style, :footer)}"
+    when :sheet
+      measure = Norvel::Length.spoken(style.width - style.margin_left - style.margin_right, "mm")
+      "#{page_value(style, :width)} × #{page_value(style, :height)} · measure #{measure}"
+    else page_value(style, word.name)
+    end
+  end
+
   # The values that were typed and differ from those of the set-up.
   def typed_page(style)
     (params[:of_page] || {}).filter_map do |name, text|
       name = name.to_sym
+      next unless Norvel::Document::PageStyle::VALUES.include?(name)
       next if text.strip.empty? || text.strip == page_value(style, name)
       [name, (name == :columns) ? typed_columns(text) : Norvel::Length.typed(text)]
     end.to_h

@@ -67,6 +67,12 @@ module SpecimenView
     end.join
   end
 
+  # A paragraph of the specimen as it stands there.
+  def specimen_line(paragraph, shown, whose, style)
+    itself = paragraph.equal?(shown.text) ? "itself" : "neighbour"
+    %(<p class="#{paragraph_class(paragraph, whose)} #{itself}">#{specimen_text(paragraph, whose, style)}</p>)
+  end
+
   # Paragraphs that are in a style, or hold words in it; blank ones too.
   def wearers(style)
     inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) {
@@ -85,6 +91,37 @@ module SpecimenView
       departures(paragraph).each { |said| all[said] << paragraph }
     }
     found.sort_by { |_, list| -list.size }.to_h
+  end
+
+  # Those that set values by hand, once each.
+  def setting_by_hand(style)
+    style.paragraph? ? departing(wearers(style)).values.flatten.uniq : []
+  end
+
+  # The values that are set by hand most, with how often.
+  def by_hand_words(style)
+    by_hand = departing(wearers(style))
+    said = by_hand.first(5).map { |words, list| (list.size == 1) ? words : "#{words} (#{list.size})" }
+    (said + ((by_hand.size > 5) ? ["…"] : [])).join(" · ")
+  end
+
+  # "12 paragraphs, 3 of them with values of their own", each a link to the galley.
+  def whereabouts_words(style, inside, set)
+    link = lambda do |pick, list, words|
+      %(<a href="#{h path_to("galley", pick: "#{pick}:#{style.id}", at: list.first.id)}">#{words}</a>)
+    end
+    all = link["style", inside, counted(inside.size, "paragraph")]
+    return all unless style.paragraph?
+    return "#{all}, none of them sets a value by hand" if set.empty?
+    "#{all}, #{link["setby", set, "#{number(set.size)} of them"]} with values of their own"
+  end
+
+  # "159 mm · about 94 characters a line"
+  def measure_words(paragraph, whose)
+    look = whose.look(paragraph)
+    measure = whose.section_of(paragraph).measure - look[:indent_left] - look[:indent_right]
+    characters = Norvel::Layout::Fonts.characters(measure, whose.letter_look(paragraph))
+    "#{Norvel::Length.spoken(measure, "mm")} · about #{characters} characters a line"
   end
 
   # Ticks along the document where these paragraphs stand, as one path; +width+ and +height+ in pixels.

@@ -38,14 +38,30 @@ module Spine
     paths
   end
 
-  # Notches: one a pixel, the worst severity wins.
-  def spine_notches
-    tops = spine_bands.to_h { |band| [band.id, band.top] }
-    worst = {}
-    manuscript.check.findings.each do |finding|
-      next unless finding.paragraph && finding.severity == "must" && (top = tops[finding.paragraph])
-      worst[(top / 9).round] ||= finding
-    end
-    worst.keys.map { |row| "M51 #{row * 9}l6 -3v6z" }.join
+  # Where each block of the galley begins: "1:0.0,41:12.5".
+  def spine_tops
+    spine_bands.each_slice(GalleyRow::BLOCK).map { |bands| "#{bands.first.id}:#{bands.first.top.round(1)}" }.join(",")
+  end
+
+  STEP = 9 # of the strip's height that one step of the ribbon stands for
+  REACH = 8.0 # how far the ribbon reaches out where most must be mended
+
+  # How densely the text must be mended, from its begin to its end: a ribbon as one path, empty where nothing must.
+  def spine_density
+    counts = must_counts
+    rows = spine_bands.group_by { |band| (band.top / STEP).floor }
+    weights = rows.transform_values { |bands| bands.sum { |band| counts[band.id] }.fdiv(bands.size) }
+    most = weights.values.max.to_f
+    return "" if most.zero?
+    weights.reject { |_, weight| weight.zero? }.map do |row, weight|
+      reach = [REACH * weight / most, 1.2].max.round(1)
+      "M51 #{row * STEP}h#{reach}v#{STEP}h-#{reach}z"
+    end.join
+  end
+
+  # How many findings of severity must stand at each paragraph, by id.
+  def must_counts
+    musts = manuscript.check.findings.select { |finding| finding.severity == "must" }
+    musts.filter_map(&:paragraph).tally.tap { |counts| counts.default = 0 }
   end
 end

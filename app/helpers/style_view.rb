@@ -6,6 +6,106 @@ module StyleView
   STEP = 18
   GROUPS = {letter: "Letter", line: "Line", block: "Block", structure: "Structure"}.freeze
 
+  SCHEMES = {
+    "decimal" => "1 · 1.1 · 1.1.1", "chapter" => "Chapter 1 · 1.1 · 1.1.1", "roman" => "I · I.1 · I.1.1",
+    "letters" => "A · A.1 · A.1.1", "none" => "none"
+  }.freeze
+  KINDS = {
+    "paragraph" => "paragraphs", "character" => "words in a paragraph", "list" => "lists", "page" => "pages"
+  }.freeze
+  OUTLINE = [["", "as its base"], ["body text", "body text"], *(1..9).map { |n| [n, "level #{n}"] }].freeze
+  AS_TYPED = "input delay:300ms, change, submit"
+  TYPES = {"paragraph" => "Of paragraphs", "character" => "Of words"}.freeze
+  # A value of a style as a form has it: choices where one is chosen; from: whose it is when it is not its own.
+  Field = Struct.new(:name, :label, :value, :choices, :from)
+
+  # How a form of the station shows what it would move before it is sent.
+  def rippling(change, trigger: "submit")
+    ripple = path_to("styles", change, "ripple")
+    sync = ' hx-sync="this:replace"' if trigger == AS_TYPED
+    %(action="#{path_to("styles", change)}" method="post" hx-post="#{ripple}" ) +
+      %(hx-trigger="#{trigger}" hx-target="#ripple"#{sync})
+  end
+
+  def all_styles?
+    params[:all] == "1"
+  end
+
+  # Styles of a type that a person chooses from; words that are one with a paragraph style are not told twice.
+  def styles_of(type)
+    document.sheet.ordered(type).reject { |one| one.character? && (one.default || document.sheet.twin(one)) }
+  end
+
+  def style_options
+    TYPES.map do |type, words|
+      %(<optgroup label="#{words}">#{options(styles_of(type).map { |style| [style.id, style.name] })}</optgroup>)
+    end.join
+  end
+
+  def styles_in_use
+    document.sheet.styles.values.select { |style| used?(style) && style.paragraph? }
+  end
+
+  # [[id, name], …] of the other styles of its type.
+  def others_of(style)
+    (document.sheet.ordered(style.type) - [style]).map { |other| [other.id, other.name] }
+  end
+
+  # Before which styles it would stand one place earlier, or later, in lists; "" for last, nil where there is no place.
+  def places_of_style(style)
+    siblings = lineage.siblings(style)
+    place = siblings.index(style)
+    return {earlier: nil, later: nil} if place.nil? || siblings.size < 2
+    earlier = siblings[place - 1].id if place.positive?
+    later = siblings[place + 2]&.id.to_s if place < siblings.size - 1
+    {earlier:, later:}
+  end
+
+  # "paragraph style · based on … · next …"
+  def style_words(style)
+    base = document.sheet[style.based_on]
+    base = nil if base&.character? && base.default
+    said = ["#{style.paragraph? ? "paragraph" : "character"} style"]
+    said << "based on <b>#{h(base&.name || (style.paragraph? ? "the document" : "what it stands in"))}</b>"
+    said.concat(next_and_uses(style)) if style.paragraph?
+    said << "words in it are #{h document.sheet.twin(style).name}" if document.sheet.twin(style)
+    said.join(" · ")
+  end
+
+  def next_and_uses(style)
+    uses = counted(document.uses[style.id], "paragraph")
+    ["next <b>#{h(document.sheet[style.next_id]&.name || style.name)}</b>",
+      %(<a href="#{path_to("galley", at: wearers(style).first&.id.to_i)}">#{uses}</a>)]
+  end
+
+  # The Field of a property, with what was typed last.
+  def value_field(style, property)
+    value, from = style_value(style, property)
+    typed = @typed&.fetch(property.name, nil)
+    value = said_of(property, typed) unless typed.nil?
+    choices = %w[yes no] if property.flag?
+    choices = property.type.words.values if property.type.is_a?(Norvel::Styles::Types::Choice)
+    Field.new(property.name, property.label, value, choices, from)
+  end
+
+  # Where a leaf of the lineage is drawn.
+  def leaf_x(leaf)
+    12 + (leaf.depth * STEP)
+  end
+
+  def leaf_y(leaf)
+    (leaf.row * ROW) + 18
+  end
+
+  def twig_from(leaf, rows)
+    (leaf.parent_row * ROW) + 18 + (rows[leaf.parent_row].group? ? 14 : 26)
+  end
+
+  # Styles of text can be dragged onto another.
+  def leaf_data(leaf)
+    (leaf.style? && leaf.thing.type != "numbering") ? %(data-style="#{h leaf.thing.id}") : ""
+  end
+
   def chosen_style
     return if params[:page] || params[:section]
     @chosen_style ||= document.sheet[params[:style].to_s] || document.sheet[document.uses.max_by(&:last)&.first] ||
@@ -121,6 +221,12 @@ module StyleView
   def style_properties(style)
     places = style.paragraph? ? %i[paragraph run] : %i[run]
     places.flat_map { |place| Norvel::Styles::Properties.shown_on(place) }.group_by(&:group)
+  end
+
+  # {"Letter" => properties, …} of the groups that a style can set.
+  def style_groups(style)
+    properties = style_properties(style)
+    GROUPS.filter_map { |group, name| [name, properties[group]] if properties[group] }.to_h
   end
 
   # The values that were typed into the form and differ from what the style shows; nil inherits again.

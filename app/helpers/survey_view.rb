@@ -3,6 +3,13 @@
 # How the survey is drawn.
 module SurveyView
   AXIS = 430.0
+  LOOKS = 9 # shown at once
+  HEADINGS = 16 # beside the survey
+  ALOUD = 1500
+  LISTED = 80
+  STRIPS = %i[size indent_left indent_right first_line space_before space_after line_spacing].freeze
+  # A paragraph of the first lines; with level and what stands under it, a heading.
+  Line = Struct.new(:paragraph, :level, :inside)
   JOBS = {
     blank_paragraphs: "Blank paragraphs", leading_tabs: "Tabs as indents", leading_spaces: "Spaces as indents",
     double_spaces: "Double spaces", line_breaks: "Line breaks inside", typed_numbers: "Numbers and bullets typed",
@@ -17,6 +24,89 @@ module SurveyView
   # Figures that matter are strong.
   def survey_sentence
     h(Norvel::Survey::Sentence.of(survey)).gsub(/\*([^*]+)\*/, '<b>\1</b>')
+  end
+
+  # [[property, its drawing], …] of those with more than one value.
+  def strips
+    @strips ||= STRIPS.filter_map { |name| (svg = strip(name)) && [Norvel::Styles::Properties[name], svg] }
+  end
+
+  def misses_of(name)
+    survey.near_misses.misses.select { |miss| miss.property.name == name }
+  end
+
+  # The jobs that there is something to do for: {job => paragraphs}.
+  def by_hand_jobs
+    survey.by_hand.reject { |_, list| list.empty? }
+  end
+
+  def heading_words(paragraph, most)
+    paragraph.blank? ? "(empty)" : cut(paragraph.text.strip, most)
+  end
+
+  # The text by its first sentences, under the headings they stand under: Lines.
+  def first_lines
+    open = [Line.new(nil, 0, [])]
+    document.paragraphs.reject { |one| one.blank? || one.part == :table }.each do |paragraph|
+      suggestion = document.suggestions[paragraph.id]
+      if suggestion.heading?
+        open.pop while open.size > 1 && open.last.level >= suggestion.level
+        open.last.inside << Line.new(paragraph, suggestion.level, [])
+        open << open.last.inside.last
+      elsif %w[body quote].include?(suggestion.role)
+        open.last.inside << Line.new(paragraph)
+      end
+    end
+    open.first.inside
+  end
+
+  # Up to its full stop, or as much as tells what it is about.
+  def first_sentence(paragraph)
+    paragraph.text.strip[/\A.{20,}?[.!?](?=\s|\z)|\A.{0,160}/m]
+  end
+
+  def aloud_words(line)
+    return "paragraph #{document.position(line.paragraph.id) + 1}" if line.text.empty?
+    cut(line.text, 110)
+  end
+
+  def look_sample(group)
+    text = group.example.text.strip
+    text.empty? ? "image or object" : cut(text, 80)
+  end
+
+  # How long a look's bar is beside that of the most frequent one.
+  def look_bar(group)
+    [66.0 * group.size / survey.looks.first.size, 2].max.round(1)
+  end
+
+  # The style for a role by the guide, nil where there is none.
+  def style_of_role(role)
+    Norvel::Edits::PutInRoles.style_name(role, manuscript.rules)
+  end
+
+  def style_id(name)
+    name && document.sheet.named(name, "paragraph")&.id
+  end
+
+  # [[id, name], …] of all paragraph styles.
+  def paragraph_styles
+    styles = document.sheet.styles.values.select(&:paragraph?)
+    @paragraph_styles ||= styles.sort_by(&:name).map { |style| [style.id, style.name] }
+  end
+
+  def least_sure_first(paragraphs)
+    paragraphs.sort_by { |paragraph| document.suggestions[paragraph.id].confidence }
+  end
+
+  def confidence_words(paragraphs)
+    sure = paragraphs.map { |paragraph| document.suggestions[paragraph.id].confidence }
+    "#{sure.minmax.map { |one| (one * 100).round }.uniq.join("–")} %"
+  end
+
+  def suggestion_words(paragraph)
+    suggestion = document.suggestions[paragraph.id]
+    "#{(suggestion.confidence * 100).round} %: #{suggestion.because.join(", ")}"
   end
 
   def role_words(role)

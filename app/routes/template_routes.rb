@@ -5,7 +5,7 @@
 module TemplateRoutes
   def self.registered(app)
     app.get("/manuscripts/:id/templates") do
-      look_at(params[:template]) if params[:template]
+      look_at(params[:template] || SavedTemplate.all_by_key.keys.first)
       station :templates
     end
 
@@ -74,6 +74,7 @@ module TemplateRoutes
 
       # What a template would do: its match with this document's styles, and the ripple.
       def look_at(key)
+        @key = key
         @template = SavedTemplate.document_of(key)
         @edit = template_edit(key)
         @match = @edit.match(document)

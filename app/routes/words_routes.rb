@@ -12,6 +12,9 @@ module WordsRoutes
       perform Norvel::Edits::AddParagraphs
         .text(one_id, params[:text].to_s.tr("\r\n", " ").strip)
     }
+    app.post("/manuscripts/:id/edits/move") do
+      perform Norvel::Edits::MoveParagraphs.new(chosen_ids, params[:way].to_s)
+    end
     app.post("/manuscripts/:id/edits/delete") { perform Norvel::Edits::DeleteParagraphs.new(chosen_ids) }
     app.post("/manuscripts/:id/edits/case") { perform Norvel::Edits::ChangeCase.new(chosen_ids, params[:case].to_s) }
     app.post("/manuscripts/:id/edits/run_in") { perform Norvel::Edits::RunIn.new(chosen_ids, on: params[:on] == "1") }

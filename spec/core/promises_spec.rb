@@ -92,7 +92,7 @@ RSpec.describe "promises" do
     end
 
     it "says how many of each there are" do
-      expect(document.seal.counts).to eq(note_mark: 2, image: 1, bookmark: 2, table: 1, cell: 2)
+      expect(document.seal.counts).to eq(note_mark: 1, note_sign: 1, image: 1, bookmark: 2, table: 1, cell: 2)
     end
 
     it "is held against what a writer wrote, read back" do

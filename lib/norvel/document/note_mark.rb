@@ -7,7 +7,7 @@ module Norvel
     #   note  the id of its Story; nil for the mark at the note's own beginning
     NoteMark = Value.define(:of, :note) do
       def kind
-        :note_mark
+        note ? :note_mark : :note_sign
       end
 
       def key

@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+# What the galley's bench says of the paragraphs that are selected.
+module BenchView
+  # Shown though nobody set them.
+  ALWAYS = %i[font size align line_spacing].freeze
+
+  # Styles that a letter stands for or that are in use, the most used first.
+  def lettered_styles
+    styles = document.sheet.styles.values.select(&:paragraph?)
+    styles.select { |style| document.uses[style.id].positive? || letter_of(style) }
+      .sort_by { |style| [-document.uses[style.id], style.name] }
+  end
+
+  # "In <b>Body Text</b> (12), <b>Heading 1</b> (2) and 3 more styles."
+  def in_styles_words(paragraphs)
+    names = paragraphs.map { |paragraph| document.style_name(paragraph) }.tally.sort_by { |_, count| -count }
+    said = names.first(3).map { |name, count| "<b>#{h name}</b>#{" (#{number(count)})" if names.size > 1}" }.join(", ")
+    more = " and #{names.size - 3} more styles" if names.size > 3
+    words = " #{counted(paragraphs.first.word_count, "word")}." if paragraphs.size == 1
+    "In #{said}#{more}.#{words}"
+  end
+
+  # [[id, name], …] of styles a paragraph may be put in, headings by level.
+  def styles_to_put_in
+    styles = document.sheet.styles.values.select(&:paragraph?)
+    shown = styles.reject { |style| style.hidden && document.uses[style.id].zero? }
+    shown.sort_by { |style| [style.name.sub(/\d+\z/, ""), style.name] }.map { |style| [style.id, style.name] }
+  end
+
+  # Names of the character styles there are, and of those that are made when they are first used.
+  def character_styles
+    own = document.sheet.styles.values.select { |style| style.character? && !style.default }.map(&:name)
+    (Norvel::Edits::StyleWords::USUAL.keys | own).map { |name| [name, name] } << ["", "none"]
+  end
+
+  # What a paragraph reads as, and a button to put it in that role's style.
+  def reads_words(paragraph)
+    suggestion = document.suggestions[paragraph.id]
+    name = style_of_role(suggestion.role)
+    button = %(<button class="mini" type="button" data-role="#{suggestion.role}">Put in #{h name}</button>)
+    said = "Reads as <b>#{h role_words(suggestion.role)}</b>, #{h suggestion_words(paragraph)}."
+    (name && name != document.style_name(paragraph)) ? "#{said} #{button}" : said
+  end
+
+  # [[property, steps of the cascade], …] of the properties that somebody set, and of those always shown.
+  def provenance(paragraph)
+    letters, lines = %i[run paragraph].map { |place| Norvel::Styles::Properties.shown_on(place) }
+    (letters.first(4) + lines + letters.drop(4)).map { |property| [property, layers(paragraph, property.name)] }
+      .reject { |property, steps| unset?(steps) && !ALWAYS.include?(property.name) }
+  end
+
+  def unset?(steps)
+    steps.size == 1 && %i[standard defaults].include?(steps.first.kind)
+  end
+
+  # The value seen where the step won it, else what the step alone would give.
+  def step_words(step, property, paragraph)
+    look = (property.on == :run) ? document.letter_look(paragraph) : document.look(paragraph)
+    said_of(property, step.won ? look[property.name] : step.value)
+  end
+
+  # ": Bullets, level 2, and others" of paragraphs in a list.
+  def list_place_words(paragraphs, at)
+    return "" unless at
+    style = document.sheet[document.numbering.definition_of(at.first)&.style_id]
+    others = ", and others" if paragraphs.map { |paragraph| document.cascade.list_of(paragraph) }.uniq.size > 1
+    ": #{style&.name || "numbers of its own"}, level #{at.last + 1}#{others}"
+  end
+
+  # [[list id or the name of a ready one, words], …]
+  def lists_to_be_in
+    there = lists.map { |name, id| [id, name] }
+    ready = ListView::READY.keys.reject { |name| document.sheet.named(name) }.map { |name| [name, name] }
+    [*there, *ready, [0, "no list"]]
+  end
+
+  # Is it one paragraph of a list that counts?
+  def counts_alone?(paragraphs, at)
+    level = at && document.numbering.level(*at)
+    paragraphs.size == 1 && level && !level.bullet?
+  end
+
+  # What the keys of the galley do, in words.
+  def key_words
+    {
+      "j k" => "next, previous paragraph", "x" => "select one more", "Shift A" => "all that look like this",
+      "Shift S" => "all in its style", "Shift R" => "all of its role", "Shift N" => "from here to the next heading",
+      "Shift E" => "everything", "0" => "body text", "1 – 6" => "heading 1 to 6", **usual_letters,
+      **own_letters.transform_values { |id| document.sheet[id].name }, "/" => "find", "u" => "take back",
+      "g s, g a, g f, g h" => "survey, galley, findings, handover"
+    }
+  end
+
+  # Text that was pasted, with its emphasis.
+  def pasted_text(block)
+    block.runs.map do |text, set|
+      %(<span class="#{[("b" if set[:bold]), ("i" if set[:italic])].compact.join(" ")}">#{h text}</span>)
+    end.join
+  end
+
+  # "1–60 of 804"
+  def beside_words(shown)
+    first = (@page * WordsRoutes::PAIRS) + 1
+    "#{number(first)}–#{number(first + shown.size - 1)} of #{number(@pairs.size)}"
+  end
+
+  def same_as_came?(original, copy)
+    original && copy && original.equal?(copy) && manuscript.first_document.look(original) == document.look(copy)
+  end
+
+  # What the foot of every station proves.
+  def seal_words
+    seal, first = document.seal, manuscript.first_document.seal
+    words = "#{number(seal.count)} words"
+    unless seal.same_words?(first)
+      return "#{words} · you changed the words of #{counted(reworded, "paragraph")}, the others are as they came"
+    end
+    spaces = " · white space was taken out, no word" unless seal.exact == first.exact
+    "#{words}, unchanged since you brought the file in#{spaces}"
+  end
+
+  # How many paragraphs have other words than they came with, came, or went.
+  def reworded
+    came = manuscript.first_document.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
+    changed = document.paragraphs.count do |paragraph|
+      was = came.delete(paragraph.id)
+      was ? was.sealed_text != paragraph.sealed_text : !paragraph.blank?
+    end
+    changed + came.each_value.count { |paragraph| !paragraph.blank? }
+  end
+end
