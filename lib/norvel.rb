@@ -12,6 +12,7 @@ module Norvel
   loader = Zeitwerk::Loader.for_gem
   loader.inflector.inflect("cli" => "CLI", "xml" => "XML")
   loader.ignore("#{__dir__}/norvel/errors.rb")
+  loader.collapse("#{__dir__}/norvel/edits/*") # folders by subject, names without them
   loader.setup
 
   ROOT = File.expand_path("..", __dir__)

@@ -18,11 +18,7 @@ module StyleChanges
     "list" => -> { E::ListOfStyle.new(style_here.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
     "level" => -> { level_edit },
     "page" => -> { page_edit },
-    "page_name" => -> {
-      page_here.style.name ? E::ChangePageStyle
-        .new(page_here.style.name, {name: params[:name].to_s.strip}) : E::DefinePageStyle
-          .new(params[:name], page_here.sections.first)
-    },
+    "page_name" => -> { page_name_edit },
     "page_put" => -> { E::PutInPageStyle.new(Array(params[:sections]).map(&:to_i), params[:page].to_s) },
     "page_delete" => -> { E::DeletePageStyle.new(params[:page].to_s) },
     "make" => -> { made }
@@ -80,11 +76,17 @@ module StyleChanges
     values.empty? ? nil : E::ChangeListLevel.new(definition_id, number, values)
   end
 
+  # Sections that share a set-up without a name get one; a named set-up is renamed.
+  def page_name_edit
+    return E::DefinePageStyle.new(params[:name], page_here.sections.first) unless page_here.style.name
+    E::ChangePageStyle.new(page_here.style.name, {name: params[:name].to_s.strip})
+  end
+
   def page_edit
     values = typed_page(page_here.style)
     return if values.empty?
-    page_here.style.name ? E::ChangePageStyle.new(page_here.style.name, values) : E::SetPage
-      .new(page_here.sections, values)
+    return E::SetPage.new(page_here.sections, values) unless page_here.style.name
+    E::ChangePageStyle.new(page_here.style.name, values)
   end
 
   def made
@@ -92,10 +94,13 @@ module StyleChanges
     case params[:kind]
     when "list" then E::DefineListStyle.new(params[:name], params[:form].to_s)
     when "page" then E::DefinePageStyle.new(params[:name], params[:section].to_i)
-    else sent(:like) ? E::DuplicateStyle.new(params[:like], params[:name]) : E::DefineStyle
-      .new(params[:name], type: params[:kind] || "paragraph", based_on: sent(:based_on), next_id: sent(:next),
-        values: made_values)
+    else sent(:like) ? E::DuplicateStyle.new(params[:like], params[:name]) : made_of_values
     end
+  end
+
+  def made_of_values
+    E::DefineStyle.new(params[:name], type: params[:kind] || "paragraph", based_on: sent(:based_on),
+      next_id: sent(:next), values: made_values)
   end
 
   def made_values

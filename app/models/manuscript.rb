@@ -75,8 +75,8 @@ class Manuscript < ActiveRecord::Base
       raise Norvel::Refused, "There was nothing to change." if change.nothing?
       way_back = Norvel::Snapshot.dump_change(change, first_document)
       become(change.after) do
-        ledger_entries.create!(title: change.title[0, 250], touched: change.count, words_changed: change.words_changed,
-          way_back:)
+        ledger_entries.create!(title: change.title[0, 250], kinds: change.details.first(200),
+          touched: change.count, words_changed: change.words_changed, way_back:)
       end
       change
     end

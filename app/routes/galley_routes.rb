@@ -81,10 +81,9 @@ module GalleyRoutes
     end
 
     app.post("/manuscripts/:id/edits/list") { perform list_edit }
-    app.post("/manuscripts/:id/edits/restart") {
-      perform Norvel::Edits::StartList
-        .new(one_id, again: params[:again] == "1")
-    }
+    app.post("/manuscripts/:id/edits/restart") do
+      perform Norvel::Edits::StartList.new(one_id, again: params[:again] == "1")
+    end
 
     app.post("/manuscripts/:id/take_back") do
       before = document
@@ -122,8 +121,8 @@ module GalleyRoutes
 
       def matching(sought)
         return [] if sought.strip.empty?
-        test = (pattern = sought[%r{\A/(.+)/\z}, 1]) ? Regexp.new(pattern[0, 300]) : Regexp
-          .new(Regexp.escape(sought), Regexp::IGNORECASE)
+        pattern = sought[%r{\A/(.+)/\z}, 1]
+        test = pattern ? Regexp.new(pattern[0, 300]) : Regexp.new(Regexp.escape(sought), Regexp::IGNORECASE)
         Timeout.timeout(2) { document.paragraphs.select { |paragraph| test.match?(paragraph.text.strip) }.map(&:id) }
       rescue RegexpError => error
         raise Norvel::Refused, "The pattern can't be read: #{error.message.split(":").first}."
@@ -142,8 +141,7 @@ module GalleyRoutes
         when "style" then (style = document.sheet[key]) && ["In #{style.name}", wearers(style).map(&:id)]
         when "setby" then (style = document.sheet[key]) &&
           ["In #{style.name}, with values of their own", departing(wearers(style)).values.flatten.map(&:id).uniq]
-        when "hand" then SurveyView::JOBS.key?(key.to_s.to_sym) ? [SurveyView::JOBS[key.to_sym], survey
-          .by_hand[key.to_sym].map(&:id)] : nil
+        when "hand" then (job = SurveyView::JOBS[key.to_s.to_sym]) && [job, survey.by_hand[key.to_sym].map(&:id)]
         when "miss" then (miss = survey.near_misses.misses.find { |m| miss_key(m) == key }) &&
           ["#{miss.property.label} #{miss.property.spoken(miss.odd, unit)}", miss.paragraphs.map(&:id)]
         end
@@ -161,8 +159,9 @@ module GalleyRoutes
       # Into a list that is there, out of lists, or into one that is made now.
       def list_edit
         level = params[:level].to_s.empty? ? nil : params[:level].to_i - 1
-        return Norvel::Edits::PutInList.new(chosen_ids, params[:list].to_i, level:) unless ListView::READY
-          .key?(params[:list])
+        unless ListView::READY.key?(params[:list])
+          return Norvel::Edits::PutInList.new(chosen_ids, params[:list].to_i, level:)
+        end
         define = Norvel::Edits::DefineListStyle.new(params[:list], ListView::READY[params[:list]])
         list_id = define.change(document).sheet.named(params[:list]).paragraph[:list_id]
         put = Norvel::Edits::PutInList.new(chosen_ids, list_id, level:)

@@ -34,10 +34,8 @@ module HandoverRoutes
 
     app.post("/manuscripts/:id/pictures") do
       said = (params[:description] || {}).to_h { |id, text| [id.to_i, text.to_s] }
-      changed = document.pictures.select { |picture|
-        said.key?(picture.id) && said[picture.id].strip != picture
-          .description.to_s
-      }.to_h { |picture| [picture.id, said[picture.id]] }
+      changed = document.pictures.to_h { |picture| [picture.id, picture.description.to_s] }
+        .filter_map { |id, was| [id, said[id]] if said.key?(id) && said[id].strip != was }.to_h
       raise Norvel::Refused, "No description was changed." if changed.empty?
       go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title,
         path_to("handover")

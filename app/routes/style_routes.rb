@@ -28,10 +28,9 @@ module StyleRoutes
     end
 
     # A style made from the look of one paragraph, from the galley.
-    app.post("/manuscripts/:id/edits/make_style") {
-      perform Norvel::Edits::StyleFromLook
-        .new(chosen_ids, params[:name])
-    }
+    app.post("/manuscripts/:id/edits/make_style") do
+      perform Norvel::Edits::StyleFromLook.new(chosen_ids, params[:name])
+    end
 
     # The style of a paragraph takes over its look, from the galley.
     app.post("/manuscripts/:id/edits/adopt") { perform Norvel::Edits::AdoptLook.new(one_id) }

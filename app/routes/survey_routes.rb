@@ -17,9 +17,9 @@ module SurveyRoutes
     app.post("/manuscripts/:id/edits/roles") do
       groups = suggested_groups.slice(*Array(params[:role]))
       clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
-      go_after manuscript.perform(Norvel::Edits::PutInRoles
-        .new(groups.transform_values { |list| list.map(&:id) }, manuscript.rules, clear:), version: params[:version])
-        .title, path_to("survey")
+      ids = groups.transform_values { |list| list.map(&:id) }
+      edit = Norvel::Edits::PutInRoles.new(ids, manuscript.rules, clear:)
+      go_after manuscript.perform(edit, version: params[:version]).title, path_to("survey")
     end
 
     app.post("/manuscripts/:id/edits/look") do

@@ -16,8 +16,9 @@ module Spans
   # The ids of a document's paragraphs that are named, each once, in the order of the document. Raises Door::Malformed.
   def read(text, paragraphs)
     spans = text.split(",")
-    raise Door::Malformed, "More was selected than one request can name: select everything instead." if spans
-      .size > MOST
+    if spans.size > MOST
+      raise Door::Malformed, "More was selected than one request can name: select everything instead."
+    end
     ranges = merged(spans.map { |span| range(span) })
     paragraphs.map(&:id).select { |id| (found = ranges.bsearch { |range| range.end >= id }) && found.begin <= id }
   end

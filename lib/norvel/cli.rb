@@ -15,8 +15,9 @@ module Norvel
     def run(arguments, out: $stdout, err: $stderr)
       name, *rest = arguments
       return help(out) if name.nil? || %w[help --help -h].include?(name)
-      raise Refused, "there is no command “#{name}”: it is one of #{COMMANDS.keys.join(", ")}" unless COMMANDS
-        .key?(name)
+      unless COMMANDS.key?(name)
+        raise Refused, "there is no command “#{name}”: it is one of #{COMMANDS.keys.join(", ")}"
+      end
       const_get(COMMANDS.fetch(name)).new(rest, out).call
     rescue Error => error
       err.puts "norvel: #{error.message.tr("\n", " ")}"

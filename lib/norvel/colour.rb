@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Norvel
-  # Colours are "#rrggbb" in lower case, or :auto. Tint and shade: ISO/IEC 29500-1 17.18.40, 17.3.2.6;
+  # Colours are "#rrggbb" in lower case, or "auto". Tint and shade: ISO/IEC 29500-1 17.18.40, 17.3.2.6;
   # contrast: WCAG 2.2, relative luminance.
   module Colour
     HEX = /\A#?(\h{6})\z/

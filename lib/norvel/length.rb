@@ -17,6 +17,9 @@ module Norvel
       "picas" => "pc"
     }.freeze
 
+    SAME = 0.0501 # pt: a twip, as lengths go through files; nearer lengths are one (the only tolerance there is)
+    SAME_TIMES = 0.005 # of a line, for line spacings that are told in lines
+
     module_function
 
     # Points of a number of units, rounded to 1/10,000 pt, half away from zero.
@@ -70,7 +73,7 @@ module Norvel
 
     # Lengths that went through different units: equal within one twip.
     def equal?(one, other)
-      (one - other).abs <= 0.0501
+      (one - other).abs <= SAME
     end
   end
 end

@@ -24,8 +24,9 @@ module Norvel
 
     # The blocks of an HTML fragment. Raises Refused.
     def self.html(source)
-      raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file." if source
-        .bytesize > LONGEST
+      if source.bytesize > LONGEST
+        raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file."
+      end
       fragment = Nokogiri::HTML4.fragment(source.scrub)
       DROPPED.each { |name| fragment.css(name).remove }
       new.tap { |pasted| pasted.walk(fragment, "body", {}) }.blocks
@@ -33,8 +34,9 @@ module Norvel
 
     # The blocks of plain text: a line each.
     def self.plain(source)
-      raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file." if source
-        .bytesize > LONGEST
+      if source.bytesize > LONGEST
+        raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file."
+      end
       source.scrub.split(/\r?\n/).map(&:strip).reject(&:empty?).map { |line| Block.new("body", [[line, {}]]) }
     end
 

@@ -150,7 +150,7 @@ RSpec.describe Norvel::Styles::Cascade do
       random = Random.new(5)
       pieces = {
         '<w:spacing w:before="100"/>' => :space_before, '<w:spacing w:beforeLines="200"/>' => :space_before, '<w:spacing w:beforeAutospacing="1"/>' => :space_before,
-        '<w:ind w:left="500"/>' => :indent_left, '<w:ind w:leftChars="150"/>' => :indent_left, '<w:jc w:val="right"/>' => :align, '<w:keepNext/>' => :keep_with_next, '<w:keepNext w:val="0"/>' => :keep_with_next
+        '<w:ind w:left="500"/>' => :indent_left, '<w:ind w:leftChars="150"/>' => :indent_left, '<w:jc w:val="right"/>' => :align, "<w:keepNext/>" => :keep_with_next, '<w:keepNext w:val="0"/>' => :keep_with_next
       }
       60.times do
         base, own, direct = Array.new(3) { pieces.keys.sample(random.rand(0..3), random:).uniq { |xml| xml[/<w:\w+/] }.join }

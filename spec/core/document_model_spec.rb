@@ -184,11 +184,11 @@ RSpec.describe Norvel::Document do
 
     it "moves up and down past neighbours, with what is anchored, and not out of a cell or a section" do
       move = ->(ids, way) { Norvel::Edits::MoveParagraphs.new(ids, way).apply(document).after }
-      expect(order(move.([2, 3], "up"))).to eq %w[p2 p3 p1 p4 p5 p6 c1 c2 c3 last]
-      expect(order(move.([8], "up")).values_at(6, 7)).to eq %w[c2 c1]
-      expect(order(reread(move.([6], "down")))).to eq %w[p1 p2 p3 p4 p5 c1 c2 c3 last p6]
-      expect { move.([9], "up") }.to raise_error(Norvel::Refused, /needs it/)
-      expect { move.([1], "up") }.to raise_error(Norvel::Refused, /nothing above/)
+      expect(order(move.call([2, 3], "up"))).to eq %w[p2 p3 p1 p4 p5 p6 c1 c2 c3 last]
+      expect(order(move.call([8], "up")).values_at(6, 7)).to eq %w[c2 c1]
+      expect(order(reread(move.call([6], "down")))).to eq %w[p1 p2 p3 p4 p5 c1 c2 c3 last p6]
+      expect { move.call([9], "up") }.to raise_error(Norvel::Refused, /needs it/)
+      expect { move.call([1], "up") }.to raise_error(Norvel::Refused, /nothing above/)
       boxed = docx(p(r("x") + box(p(r("inside")))) + p(r("y")))
       expect(order(reread(Norvel::Edits::MoveParagraphs.new([1], "down").apply(boxed).after))).to eq %w[y x inside]
     end

@@ -41,7 +41,7 @@ RSpec.describe "the door for what is sent", :web do
   def faults(shape, value)
     known = token
     addresses.flat_map do |verb, address|
-      variants = (address.include?("/styles/values")) ? StyleChanges::CHANGES.keys.map { |name| address.sub("values", name) } : [address]
+      variants = address.include?("/styles/values") ? StyleChanges::CHANGES.keys.map { |name| address.sub("values", name) } : [address]
       variants.filter_map { |place| fault(verb, place, shape, value, known) }
     end
   end

@@ -33,13 +33,13 @@ module Norvel
         @lists = lists.freeze
       end
 
-      # The same with one more list; [the new Numbering, the list's id].
-      def with(list)
+      # [The same with one more list, its id].
+      def add(list)
         id = (@lists.keys.max || 0) + 1
         [Numbering.new(@definitions, @lists.merge(id => list)), id]
       end
 
-      # The same with a definition, under a new id unless one is given; [the new Numbering, its id].
+      # [The same with a definition, its id]: a new one unless one is given.
       def define(definition, id = free_definition_id)
         [Numbering.new(@definitions.merge(id => definition), @lists), id]
       end

@@ -3,15 +3,21 @@
 module Norvel
   module Edits
     # A change to a document that can be looked at first, made, and taken back. A subclass answers
-    #   change(document)   the document as it would be; pure, raises Refused when it can't be done
+    #   change(document)   the document as it would be, the same for the same document; raises Refused
     #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
-    # and, where it may, removes_white_space?, changes_text? or changes_objects?.
+    # and, where it may, removes_white_space?, changes_text? or changes_objects?; details(document) where it does many
+    # things.
     class Edit
       # Makes the change under the seal. Raises Refused, BrokenSeal.
       def apply(document)
         after = change(document)
         check_seal(document, after)
-        Change.between(document, after, title: title(document))
+        Change.between(document, after, title: title(document), details: details(document))
+      end
+
+      # What a bulk change does, by kind: ["Put 256 paragraphs in Body Text", …]; nothing where the title says it all.
+      def details(_document)
+        []
       end
 
       # What it would touch, without touching it.

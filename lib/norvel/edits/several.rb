@@ -17,6 +17,10 @@ module Norvel
         @title || @edits.first.title(document)
       end
 
+      def details(document)
+        (@edits.size > 1) ? @edits.map { |edit| edit.title(document) } : []
+      end
+
       def removes_white_space?
         @edits.any?(&:removes_white_space?)
       end

@@ -34,8 +34,9 @@ module Norvel
       # A compound binary file holds its stream names as UTF-16 in its directory: an encrypted package has a telling
       # one.
       def compound(bytes, save_as)
-        return "The file is in an old binary format: open it where it was written and #{save_as}." unless bytes.b
-          .include?(ENCRYPTED)
+        unless bytes.b.include?(ENCRYPTED)
+          return "The file is in an old binary format: open it where it was written and #{save_as}."
+        end
         "The file is protected by a password: open it where it was written, take the password off and save it again."
       end
 

@@ -10,8 +10,9 @@ module Norvel
 
       # The parsed part. Raises UnreadableFile, naming the part.
       def parse(bytes, part)
-        raise UnreadableFile, "The part “#{part}” of the file holds more elements than any text needs." if bytes
-          .count("<") > TAGS
+        if bytes.count("<") > TAGS
+          raise UnreadableFile, "The part “#{part}” of the file holds more elements than any text needs."
+        end
         document = Nokogiri::XML::Document.parse(bytes, nil, nil) { |options| options.strict.nonet }
         subset = document.internal_subset
         if subset&.children&.any?

@@ -89,8 +89,8 @@ module Norvel
       # The role of every paragraph, by id.
       def roles
         @roles ||= document.paragraphs.to_h do |paragraph|
-          [paragraph.id, suggested?(paragraph) ? suggestions[paragraph.id].role : Survey::StyleRoles
-            .role(document, paragraph)]
+          told = Survey::StyleRoles.role(document, paragraph) unless suggested?(paragraph)
+          [paragraph.id, told || suggestions[paragraph.id].role]
         end
       end
 
@@ -101,10 +101,10 @@ module Norvel
       # Does the role come from the look, because the style says nothing of it?
       def suggested?(paragraph)
         @suggested ||= {}
-        @suggested.fetch(paragraph.id) {
-          @suggested[paragraph.id] = Survey::StyleRoles
-            .role(document, paragraph) == "body" && !%w[body blank].include?(suggestions[paragraph.id].role)
-        }
+        @suggested.fetch(paragraph.id) do
+          @suggested[paragraph.id] = Survey::StyleRoles.role(document, paragraph) == "body" &&
+            !%w[body blank].include?(suggestions[paragraph.id].role)
+        end
       end
 
       def role(paragraph)

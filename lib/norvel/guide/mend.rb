@@ -19,8 +19,7 @@ module Norvel
     # What a step makes of the findings, the guide and its arguments.
     Mend::STEPS = {
       put_in_style: ->(list, guide, style, role) {
-        Edits::ApplyRoleStyle
-          .new(Mend.ids(list), style, guide.values(role))
+        Edits::ApplyRoleStyle.new(Mend.ids(list), style, guide.values(role))
       },
       change_style: ->(_, _, style, values) { Edits::ChangeStyle.new(style, values) },
       change_level: ->(_, _, definition, level, values) { Edits::ChangeListLevel.new(definition, level, values) },

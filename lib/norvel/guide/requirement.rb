@@ -72,7 +72,7 @@ module Norvel
       end
 
       def slack
-        property.type.is_a?(Styles::Types::Length) ? 0.0501 : 0.005
+        property.type.is_a?(Styles::Types::Length) ? Length::SAME : Length::SAME_TIMES
       end
     end
   end

@@ -22,8 +22,9 @@ module Norvel
         raise UnusableGuide, "The guide is not UTF-8 text." unless source.valid_encoding?
         tree = Psych.parse(source)
         data = YAML.safe_load(source)
-        raise UnusableGuide, "The guide is empty: it must at least say norvel_guide: 1 and a name." unless data
-          .is_a?(Hash)
+        unless data.is_a?(Hash)
+          raise UnusableGuide, "The guide is empty: it must at least say norvel_guide: 1 and a name."
+        end
         fault = schemer.validate(data).first and raise UnusableGuide, sentence(fault, tree)
         data
       rescue Psych::SyntaxError => error

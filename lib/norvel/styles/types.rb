@@ -148,11 +148,14 @@ module Norvel
         end
 
         def same?(one, other)
-          one[:rule] == other[:rule] && (one[:value] - other[:value])
-            .abs <= ((one[:rule] == "multiple") ? 0.005 : 0.0501)
+          one[:rule] == other[:rule] && (one[:value] - other[:value]).abs <= slack(one)
         end
 
         private
+
+        def slack(value)
+          (value[:rule] == "multiple") ? Norvel::Length::SAME_TIMES : Norvel::Length::SAME
+        end
 
         def multiple(number)
           raise Refused, "A line spacing lies between 0.1 and 20 lines." unless number.between?(0.1, 20)

@@ -18,7 +18,6 @@ module Norvel
         line_spacing: ->(_) { 0.06 }, color: ->(_) { 40.0 }
       }.freeze
       OFTEN = 3
-      SAME = 0.0501
 
       # property: of the table; usual and odd: its values; paragraphs: those with the odd one
       Miss = Struct.new(:property, :role, :usual, :odd, :paragraphs)
@@ -71,7 +70,7 @@ module Norvel
 
       def near?(name, odd, usual)
         distance = distance(name, odd, usual) or return false
-        distance > ((name == :line_spacing) ? 0.001 : SAME) &&
+        distance > ((name == :line_spacing) ? Length::SAME_TIMES / 5 : Length::SAME) &&
           distance <= NEAR.fetch(name).call(measure(name, usual) || 0) + 0.0001
       end
 

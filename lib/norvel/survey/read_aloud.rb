@@ -25,13 +25,15 @@ module Norvel
       private
 
       def announce(paragraph)
-        lines = (@pictures[paragraph.id] || []).reject(&:decorative).map { |picture|
-          picture.description ? Line.new("image", picture.description, paragraph) : Line
-            .new("image, no description", "", paragraph)
-        }
+        lines = (@pictures[paragraph.id] || []).reject(&:decorative).map { |picture| seen(picture, paragraph) }
         return lines + [Line.new("blank", "", paragraph)] if paragraph.blank?
         return lines if paragraph.sealed_text.empty?
         lines + [Line.new(kind(paragraph), paragraph.sealed_text, paragraph)]
+      end
+
+      def seen(picture, paragraph)
+        return Line.new("image", picture.description, paragraph) if picture.description
+        Line.new("image, no description", "", paragraph)
       end
 
       def kind(paragraph)

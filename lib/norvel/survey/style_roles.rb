@@ -9,10 +9,9 @@ module Norvel
 
       def role(document, paragraph)
         return "blank" if paragraph.blank?
-        found = document.cascade.memo(:role, paragraph.style_id) {
-          of_style(document.sheet, document
-                  .style_of(paragraph))
-        }
+        found = document.cascade.memo(:role, paragraph.style_id) do
+          of_style(document.sheet, document.style_of(paragraph))
+        end
         found ||= heading_by_level(document.look(paragraph)[:outline_level])
         found = "table_text" if paragraph.part == :table && (found.nil? || found == "body")
         found || (document.look(paragraph)[:list] ? "list_item" : "body")

@@ -13,8 +13,8 @@ module Norvel
         module_function
 
         def read(package)
-          bytes = package.core_path && package.container.read(package.core_path) or return FIELDS
-              .transform_values { nil }
+          bytes = package.core_path && package.container.read(package.core_path)
+          return FIELDS.transform_values { nil } unless bytes
           root = XML.parse(bytes, package.core_path).root
           FIELDS.transform_values do |space, _, name|
             find(root, space, name)&.content&.strip.then { |text| text unless text.to_s.empty? }

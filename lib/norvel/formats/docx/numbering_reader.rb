@@ -29,8 +29,8 @@ module Norvel
 
         def level(node)
           Document::ListLevel.new(
-            start: value(node, "start").to_i, format: Sections::FORMATS
-              .fetch(value(node, "numFmt") || "decimal", "decimal"), text: value(node, "lvlText").to_s,
+            start: value(node, "start").to_i, text: value(node, "lvlText").to_s,
+            format: Sections::FORMATS.fetch(value(node, "numFmt") || "decimal", "decimal"),
             style_id: value(node, "pStyle"), legal: (legal = @part.child(node, "isLgl")) ? @part.on?(legal) : false,
             restart_after: value(node, "lvlRestart")&.to_i,
             suffix: value(node, "suff") || "tab", align: ALIGNMENTS.fetch(value(node, "lvlJc"), "left"),

@@ -12,15 +12,14 @@ module Norvel
         # What has to be written of a numbering: [{id => definition}, {id => list}].
         def self.changes(document, was)
           now = document.numbering
-          used = (document.sheet.styles.values.map(&:paragraph) + document.paragraphs.map(&:direct)).to_h { |set|
-            [set[:list_id], true]
-          }
+          sets = document.sheet.styles.values.map(&:paragraph) + document.paragraphs.map(&:direct)
+          used = sets.to_h { |set| [set[:list_id], true] }
           lists = now.lists.select { |id, _| !was.known?(id) && used[id] }
           reached = lists.values.map(&:definition_id)
-          [now.definitions.select { |id, definition|
-            was.definitions.key?(id) ? was
-              .definitions[id] != definition : reached.include?(id)
-          }, lists]
+          definitions = now.definitions.select do |id, definition|
+            was.definitions.key?(id) ? was.definitions[id] != definition : reached.include?(id)
+          end
+          [definitions, lists]
         end
 
         def initialize(part)

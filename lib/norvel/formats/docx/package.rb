@@ -25,8 +25,9 @@ module Norvel
           @short = short
           @parts = {}
           @relationships = {}
-          raise UnreadableFile, "The archive is not a .docx: it has no list of content types." unless container
-            .include?("[Content_Types].xml")
+          unless container.include?("[Content_Types].xml")
+            raise UnreadableFile, "The archive is not a .docx: it has no list of content types."
+          end
           raise UnreadableFile, NOT_YET if container.include?("mimetype")
           check_kind
         end

@@ -50,10 +50,8 @@ module Norvel
           return unless values.keys.sort == Document::PageStyle::VALUES.sort && values.each_value.all? { |value|
             value.to_s.match?(/\A-?\d{1,5}(\.\d+)?\z/)
           }
-          Document::PageStyle.new(name:, **values.to_h { |key, value|
-            [key, (key == :columns) ? value.to_i : value
-                      .to_f]
-          })
+          numbers = values.to_h { |key, value| [key, (key == :columns) ? value.to_i : value.to_f] }
+          Document::PageStyle.new(name:, **numbers)
         end
       end
     end

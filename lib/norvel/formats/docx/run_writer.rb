@@ -40,8 +40,11 @@ module Norvel
         def format(node, old, new)
           if old.style_id != new.style_id
             properties = @part.place(node, "rPr")
-            new.style_id ? @part.set(@part.place(properties, "rStyle"), "val", new.style_id) : @part
-              .drop(properties, "rStyle")
+            if new.style_id
+              @part.set(@part.place(properties, "rStyle"), "val", new.style_id)
+            else
+              @part.drop(properties, "rStyle")
+            end
             properties.remove if properties.element_children.empty?
           end
           Formatting.write(node, "rPr", :run, old.direct, new.direct, @part)
@@ -83,8 +86,8 @@ module Norvel
 
         def sign(child)
           return TextReader::PIECES[child.name] if TextReader::PIECES.key?(child.name)
-          (child.name == "br") ? TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") : TextReader::OBJECTS
-            .fetch(child.name, TextReader::SIGN)
+          return TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") if child.name == "br"
+          TextReader::OBJECTS.fetch(child.name, TextReader::SIGN)
         end
 
         # New characters matched with old ones, stretch by stretch between objects, so that none is passed over.

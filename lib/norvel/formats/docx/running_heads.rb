@@ -38,10 +38,9 @@ module Norvel
           id = reference.attribute_nodes.find { |attribute| attribute.node_name == "id" }&.value
           target = @package.relationship(@package.main_path, id)&.target
           return if target.nil? || !@package.container.include?(target)
-          @known[target] ||= target.tap {
-            @stories << @read
-              .call(@package.part(target), kind:, id: target, section:, which:)
-          }
+          @known[target] ||= target.tap do
+            @stories << @read.call(@package.part(target), kind:, id: target, section:, which:)
+          end
         end
       end
     end

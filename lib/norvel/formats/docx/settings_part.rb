@@ -11,20 +11,14 @@ module Norvel
         }.freeze
         SUMMED = "doNotUseHTMLParagraphAutoSpacing" # spaces add up instead of overlapping (17.15.3.21, common practice)
         EMPTY = Names.empty("settings").freeze
-        # The children of CT_Settings up to the last that is written here.
-        ORDER = %w[writeProtection view zoom removePersonalInformation removeDateAndTime doNotDisplayPageBoundaries
-          displayBackgroundShape
-          printPostScriptOverText printFractionalCharacterWidth printFormsData embedTrueTypeFonts embedSystemFonts
-          saveSubsetFonts
-          saveFormsData mirrorMargins alignBordersAndEdges bordersDoNotSurroundHeader bordersDoNotSurroundFooter
-          gutterAtTop
-          hideSpellingErrors hideGrammaticalErrors activeWritingStyle proofState formsDesign attachedTemplate linkStyles
-          stylePaneFormatFilter stylePaneSortMethod documentType mailMerge revisionView trackRevisions doNotTrackMoves
-          doNotTrackFormatting documentProtection autoFormatOverride styleLockTheme styleLockQFSet defaultTabStop
-          autoHyphenation
-          consecutiveHyphenLimit hyphenationZone doNotHyphenateCaps showEnvelope summaryLength clickAndTypeStyle
-          defaultTableStyle
-          evenAndOddHeaders].freeze
+        # Children of CT_Settings in their sequence, as far as places are told by them.
+        ORDER = %w[writeProtection view zoom embedTrueTypeFonts embedSystemFonts saveSubsetFonts mirrorMargins
+          alignBordersAndEdges gutterAtTop hideSpellingErrors hideGrammaticalErrors proofState attachedTemplate
+          linkStyles documentType mailMerge revisionView trackRevisions documentProtection autoFormatOverride defaultTabStop
+          autoHyphenation consecutiveHyphenLimit hyphenationZone doNotHyphenateCaps showEnvelope summaryLength
+          clickAndTypeStyle defaultTableStyle evenAndOddHeaders bookFoldPrinting drawingGridHorizontalSpacing
+          characterSpacingControl footnotePr endnotePr compat docVars rsids mathPr themeFontLang clrSchemeMapping
+          shapeDefaults decimalSymbol listSeparator].freeze
 
         module_function
 
@@ -62,13 +56,13 @@ module Norvel
           place(part, name) if on
         end
 
-        # The child of the root of this name, made at its place in the sequence.
+        # The child of the root of this name, made at its place in the sequence: before the first that comes after it.
         def place(part, name)
           found = part.child(part.root, name) and return found
           rank = ORDER.index(name)
-          after = part.root.element_children.reverse.find { |child| (at = ORDER.index(child.name)) && at < rank }
+          following = part.root.element_children.find { |child| (at = ORDER.index(child.name)) && at > rank }
           made = part.create(name)
-          after ? after.add_next_sibling(made) : part.root.prepend_child(made)
+          following ? following.add_previous_sibling(made) : part.root.add_child(made)
           made
         end
       end

@@ -53,8 +53,8 @@ module Norvel
           properties = @part.child(node, "trPr")
           height = properties && @part.child(properties, "trHeight")
           Document::Row.new(
-            height: height && points(height, "val"), height_rule: (height && @part
-              .attr(height, "hRule") == "exact") ? "exact" : "at_least",
+            height: height && points(height, "val"),
+            height_rule: (height && @part.attr(height, "hRule") == "exact") ? "exact" : "at_least",
             header: flag(properties, "tblHeader"), may_split: !flag(properties, "cantSplit"),
             skipped: properties ? said(properties, "gridBefore").to_i : 0,
             cells: cells.map { |cell, id| cell(cell, id) }.freeze

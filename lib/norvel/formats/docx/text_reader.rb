@@ -101,9 +101,8 @@ module Norvel
           @holds = holds
           inline(properties ? properties.next_element : node.first_element_child, runs, place, cell, run_nodes)
           @nodes.runs[ordinal] = run_nodes if @nodes
-          @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark, runs
-            .freeze, cell, ordinal,
-            @holds || needed(node), @container, anchors(runs))
+          @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark,
+            runs.freeze, cell, ordinal, @holds || needed(node), @container, anchors(runs))
           section(@part.child(properties, "sectPr")) if holds == :section_break
           @holds = nil
           @places, @within, @objects = outside
@@ -264,8 +263,11 @@ module Norvel
           values = {}
           child = node.first_element_child
           while child
-            (child.name == "rStyle") ? style_id = @part.attr(child, "val") : @formatting
-              .read_element(child, :run, @part, values)
+            if child.name == "rStyle"
+              style_id = @part.attr(child, "val")
+            else
+              @formatting.read_element(child, :run, @part, values)
+            end
             child = child.next_element
           end
           [style_id, @formatting.share(values)]
@@ -302,8 +304,8 @@ module Norvel
 
         def seen_nowhere(child, name)
           case name
-          when "footnoteReference", "endnoteReference" then Document::NoteMark
-            .new(of: name.delete_suffix("Reference"), note: @part.attr(child, "id"))
+          when "footnoteReference", "endnoteReference"
+            Document::NoteMark.new(of: name.delete_suffix("Reference"), note: @part.attr(child, "id"))
           when "footnoteRef", "endnoteRef" then Document::NoteMark.new(of: name.delete_suffix("Ref"), note: nil)
           when "commentReference" then Document::CommentMark.new(comment: @part.attr(child, "id").to_s, edge: "sign")
           when "sym" then Document::CharacterSign.new(font: @part.attr(child, "font"), code: @part.attr(child, "char"))

@@ -51,8 +51,8 @@ module Norvel
             (was = @original.sections[section.source || 0]) && was != section
           end
           changed.each do |section|
-            node = section.source ? @reader.text.section_nodes[section.source] : main
-              .place(main.child(main.root, "body"), "sectPr")
+            node = @reader.text.section_nodes[section.source] if section.source
+            node ||= main.place(main.child(main.root, "body"), "sectPr")
             Sections.write(node, main, @original.sections[section.source || 0], section)
           end.any?
         end
@@ -70,8 +70,8 @@ module Norvel
         # Every part that may hold fields is told of renamed styles.
         def field_names
           names = @document.sheet.styles.values.filter_map { |style|
-            (was = @original.sheet[style.id]) && was
-              .name != style.name && [was.name, style.name]
+            was = @original.sheet[style.id]
+            [was.name, style.name] if was && was.name != style.name
           }.to_h
           return if names.empty?
           [@package.main, *@reader.story_texts.map(&:first)].uniq.each { |part|

@@ -15,10 +15,11 @@ module Norvel
         def spoken(value, unit = "pt")
           stops = seen(value)
           return "none" if stops.empty?
-          stops.map { |points, alignment, leader|
-            [(alignment unless alignment == "left"), Norvel::Length
-              .spoken(points, unit), leader && "with #{leader}"].compact.join(" ")
-          }.join(", ")
+          said = stops.map do |points, alignment, leader|
+            place = Norvel::Length.spoken(points, unit)
+            [(alignment unless alignment == "left"), place, leader && "with #{leader}"].compact.join(" ")
+          end
+          said.join(", ")
         end
 
         def typed(text)

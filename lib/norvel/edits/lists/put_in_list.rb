@@ -29,8 +29,9 @@ module Norvel
       def listed(document, paragraph)
         bare = paragraph.direct.without(:list_id, :list_level, *Styles::Properties.slots_of(:indent_left),
           *Styles::Properties.slots_of(:first_line))
-        return paragraph.with(direct: inherits?(document, paragraph, bare) ? bare.merge(list_id: 0) : bare) if @list_id
-          .zero?
+        if @list_id.zero?
+          return paragraph.with(direct: inherits?(document, paragraph, bare) ? bare.merge(list_id: 0) : bare)
+        end
         level = @level || document.cascade.list_of(paragraph)&.last || 0
         raise Refused, "A list has levels 1 to 9." unless level.between?(0, 8)
         paragraph.with(direct: bare.merge(list_id: @list_id, list_level: level))

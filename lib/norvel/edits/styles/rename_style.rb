@@ -21,8 +21,9 @@ module Norvel
         raise Refused, "There is a style “#{other.name}” already: merge the two if they should be one." if other &&
           !other.equal?(style)
         sheet = document.sheet.put(style.with(name: @name))
-        document.with(sheet: (twin = document.sheet.twin(style)) ? sheet
-          .put(twin.with(name: twin_name(document, twin, style))) : sheet)
+        twin = document.sheet.twin(style)
+        sheet = sheet.put(twin.with(name: twin_name(document, twin, style))) if twin
+        document.with(sheet:)
       end
 
       def title(document)

@@ -32,7 +32,7 @@ module Norvel
         return unnumbered(document, styles) if @scheme == "none"
         bare = styles.values.inject(document.numbering) { |now, style| now.without_style(style.id) }
         numbering, definition_id = bare.define(Document::Numbering::Definition.new(levels(styles)))
-        numbering, id = numbering.with(Document::Numbering::List.new(definition_id))
+        numbering, id = numbering.add(Document::Numbering::List.new(definition_id))
         sheet = styles.values.inject(document.sheet) do |now, style|
           now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id)))
         end

@@ -32,8 +32,9 @@ module Norvel
       end
 
       def set(direct, own)
-        return direct.without(*Styles::Properties.slots_of(@property.name)) if @property
-          .same?(own[@property.name], @value)
+        if @property.same?(own[@property.name], @value)
+          return direct.without(*Styles::Properties.slots_of(@property.name))
+        end
         Setting.put(direct, @property.name, @value, own)
       end
     end

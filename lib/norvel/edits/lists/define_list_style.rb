@@ -28,7 +28,7 @@ module Norvel
         refuse_name(document, @name)
         id = document.sheet.free_id(@name)
         numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels, id))
-        numbering, list_id = numbering.with(Document::Numbering::List.new(definition_id))
+        numbering, list_id = numbering.add(Document::Numbering::List.new(definition_id))
         style = Styles::Style.new(id:, name: @name, type: "numbering",
           based_on: document.sheet.default("numbering")&.id, custom: !Styles::BuiltIn.name?(@name),
           paragraph: Styles::PropertySet.of(list_id:))
@@ -45,8 +45,8 @@ module Norvel
         (0...LEVELS).to_h do |number|
           format, text = FORMS[@form].last.call(number)
           width = STEP * ((@form == "decimal") ? 1 + (number * 0.5) : 1)
-          [number, Document::ListLevel.new(format:, text:, paragraph: Styles::PropertySet
-            .of(indent_left: (STEP * number) + width, first_line: -width))]
+          paragraph = Styles::PropertySet.of(indent_left: (STEP * number) + width, first_line: -width)
+          [number, Document::ListLevel.new(format:, text:, paragraph:)]
         end
       end
     end

@@ -81,8 +81,8 @@ module Norvel
           style = name && @template.sheet.named(name, "paragraph") or next now
           target = now.sheet.named(style.name, "paragraph")
           unless target
-            now = now.with(sheet: now.sheet.put(Styles::Style.new(id: now.sheet.free_id(style.name), name: style
-              .name)))
+            fresh = Styles::Style.new(id: now.sheet.free_id(style.name), name: style.name)
+            now = now.with(sheet: now.sheet.put(fresh))
           end
           repoint(now, id, now.sheet.named(style.name, "paragraph").id)
         end
@@ -131,7 +131,7 @@ module Norvel
         definition = @template.numbering.definitions[list.definition_id]
         definition_id = @definitions[list.definition_id] ||= taken_definition(definition, ids)
         overrides = list.overrides.transform_values { |level| level.with(style_id: ids[level.style_id]) }
-        @taken, id = @taken.with(Document::Numbering::List.new(definition_id, list.starts, overrides))
+        @taken, id = @taken.add(Document::Numbering::List.new(definition_id, list.starts, overrides))
         id
       end
 

@@ -28,6 +28,11 @@ module Norvel
         "Put #{count(@roles.values.sum(&:size))} in #{where}"
       end
 
+      def details(_document)
+        return [] if @roles.size == 1
+        @roles.map { |role, ids| "Put #{count(ids.size)} in #{self.class.style_name(role, @guide)}" }
+      end
+
       private
 
       def put(document, role, ids)

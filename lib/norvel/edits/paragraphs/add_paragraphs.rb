@@ -23,8 +23,9 @@ module Norvel
         }
         position = document.position(@after)
         before = document.paragraphs[position]
-        raise Refused, "Nothing can be added here: the cell or box ends with this paragraph." if before
-          .holds == :last_in_cell
+        if before.holds == :last_in_cell
+          raise Refused, "Nothing can be added here: the cell or box ends with this paragraph."
+        end
         id = document.next_id
         added = @pieces.each_with_index.map { |piece, index| made(piece, document, before, id + index) }
         document.with(paragraphs: document.paragraphs.dup.insert(position + 1, *added).freeze)

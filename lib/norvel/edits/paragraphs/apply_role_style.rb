@@ -19,10 +19,8 @@ module Norvel
       end
 
       def title(document)
-        "#{"Make #{@name}, " unless document.sheet.named(@name, "paragraph")}put #{count(@ids.size)} in #{@name}"
-          .then { |text|
-          text[0].upcase + text[1..]
-        }
+        put = "put #{count(@ids.size)} in #{@name}"
+        document.sheet.named(@name, "paragraph") ? put.sub(/\Ap/, "P") : "Make #{@name}, #{put}"
       end
     end
   end

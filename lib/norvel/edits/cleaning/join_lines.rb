@@ -10,10 +10,7 @@ module Norvel
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).map { |paragraph|
-          RewriteText
-                  .replace(paragraph, Survey::ByHand::RUNNING_BREAK, with: " ")
-        })
+        document.replace(chosen(document, @ids).map { |paragraph| joined(paragraph) })
       end
 
       def title(_document)
@@ -22,6 +19,12 @@ module Norvel
 
       def removes_white_space?
         true
+      end
+
+      private
+
+      def joined(paragraph)
+        RewriteText.replace(paragraph, Survey::ByHand::RUNNING_BREAK, with: " ")
       end
     end
   end

@@ -36,7 +36,7 @@ module Norvel
         starts = (level..8).to_h { |number|
           [number, (number == level) ? @at : document.numbering.level(list_id, number)&.start || 1]
         }
-        document.numbering.with(Document::Numbering::List.new(list.definition_id, starts, list.overrides))
+        document.numbering.add(Document::Numbering::List.new(list.definition_id, starts, list.overrides))
       end
 
       # The nearest list before this paragraph that counts with the same definition.

@@ -28,10 +28,8 @@ module Norvel
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).map { |paragraph|
-          SHOWN
-                  .key?(@kind) ? shown(paragraph) : typed(paragraph)
-        })
+        change = SHOWN.key?(@kind) ? :shown : :typed
+        document.replace(chosen(document, @ids).map { |paragraph| send(change, paragraph) })
       end
 
       def title(_document)

@@ -54,10 +54,7 @@ module Norvel
         id = document.sheet.free_id(@name)
         style = Styles::Style.new(id:, name: @name, type: "character",
           based_on: document.sheet.default("character")&.id, custom: !Styles::BuiltIn.name?(@name),
-          run: Styles::PropertySet.of(USUAL[@name].inject({}) { |set, (name, value)|
-            set
-                      .merge(Setting.slots(name, value))
-          }))
+          run: Styles::PropertySet.of(USUAL[@name].map { |name, value| Setting.slots(name, value) }.inject(:merge)))
         [document.with(sheet: document.sheet.put(style)), style]
       end
 

@@ -17,8 +17,9 @@ module Norvel
           raise Refused, "The two paragraphs stand in different places of the document (a table or box lies between)."
         end
         special = [first, second].map(&:special?)
-        raise Refused, "Both paragraphs hold images, notes, fields or links, so they can't be joined here." if special
-          .all?
+        if special.all?
+          raise Refused, "Both paragraphs hold images, notes, fields or links, so they can't be joined here."
+        end
         document.with(paragraphs: document.paragraphs.dup
           .tap { |list| list[position, 2] = [joined(first, second, special.last || !second.holds.nil?)] }.freeze)
       end

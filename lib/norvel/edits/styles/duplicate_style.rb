@@ -13,8 +13,9 @@ module Norvel
         style = style(document, @id)
         refuse_name(document, @name)
         id = document.sheet.free_id(@name)
-        document.with(sheet: document.sheet.put(style.with(id:, name: @name, default: false, custom: !Styles::BuiltIn
-          .name?(@name), link: nil, source: nil)))
+        custom = !Styles::BuiltIn.name?(@name)
+        copy = style.with(id:, name: @name, default: false, custom:, link: nil, source: nil)
+        document.with(sheet: document.sheet.put(copy))
       end
 
       def title(document)

@@ -45,11 +45,10 @@ module Norvel
       # The paragraph without direct values that its style gives.
       def spared(paragraph, document)
         style = document.style_of(paragraph)
+        letters = document.cascade.of_style(style, :run)
+        runs = paragraph.runs.map { |run| run.style_id ? run : run.with(direct: needed(run.direct, letters)) }
         paragraph.with(direct: needed(paragraph.direct, document.cascade.of_style(style, :paragraph)),
-          runs: paragraph.runs.map { |run|
-            run.style_id ? run : run
-              .with(direct: needed(run.direct, document.cascade.of_style(style, :run)))
-          }.freeze)
+          runs: runs.freeze)
       end
 
       def needed(direct, look)

@@ -38,8 +38,9 @@ module Norvel
       # Between objects each stretch is compared for itself: what it begins and ends with stays in its runs, new letters
       # go to the run they stand in or after.
       def typed(paragraph, whole)
-        return [Document::Run.new(Characters.legal(whole), nil, Styles::PropertySet::EMPTY)].freeze if paragraph.runs
-          .empty?
+        if paragraph.runs.empty?
+          return [Document::Run.new(Characters.legal(whole), nil, Styles::PropertySet::EMPTY)].freeze
+        end
         letters = paragraph.runs.each_with_index.flat_map { |run, index| run.text.chars.map { |char| [char, index] } }
         from = 0
         result = []
