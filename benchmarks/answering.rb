@@ -25,7 +25,8 @@ get "/manuscripts/#{manuscript.id}/galley"
 token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
 version = 0
 edit = lambda do |ids, style|
-  post "/manuscripts/#{manuscript.id}/edits/style", {authenticity_token: token, ids:, style:, version:}, "HTTP_HX_REQUEST" => "true"
+  post "/manuscripts/#{manuscript.id}/edits/style", {authenticity_token: token, ids:, style:, version:},
+    "HTTP_HX_REQUEST" => "true"
   raise last_response.body[0, 300] unless last_response.ok?
   version += 1
 end
@@ -38,7 +39,9 @@ median(3) do |n|
 end
 bulk = median(5) { |n| edit.call("1-2000", n.even? ? "Normal" : "BodyText") }
 puts "2,400 paragraphs, some 300 pages; reading the document once is #{(reading * 1000).round} ms"
-{"opening the galley" => [opening, 1000], "a style on one paragraph" => [one, 100], "counting what is left, after it" => [@standing, nil], "a style on 2,000 paragraphs" => [bulk, 500]}.each do |name, (time, target)|
-  printf "%-34s %5.0f ms   %5.2f of reading%s\n", name, time * 1000, time / reading, target ? "   (target under #{target} ms)" : ""
+{"opening the galley" => [opening, 1000], "a style on one paragraph" => [one, 100],
+ "counting what is left, after it" => [@standing, nil], "a style on 2,000 paragraphs" => [bulk, 500]}.each do |name, (time, target)|
+  printf "%-34s %5.0f ms   %5.2f of reading%s\n", name, time * 1000, time / reading,
+    target ? "   (target under #{target} ms)" : ""
 end
 FileUtils.rm_rf(folder)

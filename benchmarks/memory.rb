@@ -34,5 +34,6 @@ early = nil
   early = held if n == 19
 end
 late = held
-printf "after 20 edits and openings %d MB, after all %d MB: %.2f times (target at most 1.3)\n", early, late, late.fdiv(early)
+printf "after 20 edits and openings %d MB, after all %d MB: %.2f times (target at most 1.3)\n", early, late,
+  late.fdiv(early)
 FileUtils.rm_rf(folder)

@@ -19,9 +19,17 @@ Dir.mktmpdir do |folder|
     [found.styles, found.moved, found.unmoved, found.findings_gone, found.findings_come, found.samples]
   end
   changes = {
-    "space after in the base style" => ->(n) { Norvel::Edits::ChangeStyle.new("Normal", {space_after: n + 1.0}) }, "size in the base style" => ->(n) { Norvel::Edits::ChangeStyle.new("Normal", {size: n + 13.0}) },
-    "line spacing in the body style" => ->(n) { Norvel::Edits::ChangeStyle.new("BodyText", {line_spacing: {rule: "multiple", value: 1.0 + (n / 10.0)}}) }, "headings numbered" => ->(n) { Norvel::Edits::NumberHeadings.new(%w[decimal roman][n % 2]) },
-    "another template" => ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Template.find("ravelmouth-report"), page: true) }
+    "space after in the base style" => ->(n) { Norvel::Edits::ChangeStyle.new("Normal", {space_after: n + 1.0}) },
+    "size in the base style" => ->(n) { Norvel::Edits::ChangeStyle.new("Normal", {size: n + 13.0}) },
+    "line spacing in the body style" => ->(n) {
+      Norvel::Edits::ChangeStyle
+        .new("BodyText", {line_spacing: {rule: "multiple", value: 1.0 + (n / 10.0)}})
+    },
+    "headings numbered" => ->(n) { Norvel::Edits::NumberHeadings.new(%w[decimal roman][n % 2]) },
+    "another template" => ->(_) {
+      Norvel::Edits::ApplyTemplate
+        .new(Norvel::Template.find("ravelmouth-report"), page: true)
+    }
   }
   changes.each do |name, make|
     edits = Array.new(9) { |n| make[n] }

@@ -30,7 +30,11 @@ Server.open do |server|
   uploaded = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
   ids = answers.first(8).map { |answer| answer["location"][%r{manuscripts/(\d+)}, 1] }
   changes = ids.zip(clients).map do |id, client|
-    Thread.new { Array.new(25) { |n| client.post("/manuscripts/#{id}/edits/style", {ids: (n + 1).to_s, style: "Heading2", version: n}).code } }
+    Thread.new {
+      Array.new(25) { |n|
+        client.post("/manuscripts/#{id}/edits/style", {ids: (n + 1).to_s, style: "Heading2", version: n}).code
+      }
+    }
   end
   codes = changes.flat_map(&:value)
   changed = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began - uploaded
@@ -38,5 +42,6 @@ Server.open do |server|
   watcher.join
   printf "20 uploads of 300 pages at once   %5.1f s, %s\n", uploaded, answers.map(&:code).tally
   printf "200 changes by 8 people           %5.1f s, %s\n", changed, codes.tally
-  printf "a stylesheet meanwhile            %5.2f s at most, %.2f at the median (target at most 1)\n", waits.max, waits.sort[waits.size / 2]
+  printf "a stylesheet meanwhile            %5.2f s at most, %.2f at the median (target at most 1)\n", waits.max,
+    waits.sort[waits.size / 2]
 end

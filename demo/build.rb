@@ -5,6 +5,7 @@
 # The demo documents: file name, guide, and what makes the bytes.
 module Demo
   DOCUMENTS = [
-    ["closing of the sluice.docx", "ravelmouth-house", Notice], ["staff handbook.docx", "ravelmouth-house", Handbook], ["salt and timber, thesis, last FINAL 3.docx", "ravelmouth-thesis", Thesis]
+    ["closing of the sluice.docx", "ravelmouth-house", Notice], ["staff handbook.docx", "ravelmouth-house", Handbook],
+    ["salt and timber, thesis, last FINAL 3.docx", "ravelmouth-thesis", Thesis]
   ].freeze
 end

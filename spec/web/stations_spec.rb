@@ -151,6 +151,16 @@ RSpec.describe "stations as plain pages" do
     expect_refused "nothing to take back"
   end
 
+  it "tells in the ledger what a mend of everything did, by kind" do
+    form "findings/mend_safe"
+    kinds = LedgerEntry.last.kinds
+    get "#{at}/ledger"
+    expect(kinds).not_to be_empty
+    expect(Nokogiri::HTML(last_response.body).css(".kinds li").map(&:text)).to eq kinds
+    form "styles/base", style: "Heading2", base: "Normal"
+    expect(LedgerEntry.last.kinds).to eq []
+  end
+
   it "shows the images of a document and keeps what is said of them" do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
     get "/manuscripts/#{thesis.id}/handover"

@@ -13,12 +13,13 @@ module Norvel
         EMPTY = Names.empty("settings").freeze
         # Children of CT_Settings in their sequence, as far as places are told by them.
         ORDER = %w[writeProtection view zoom embedTrueTypeFonts embedSystemFonts saveSubsetFonts mirrorMargins
-          alignBordersAndEdges gutterAtTop hideSpellingErrors hideGrammaticalErrors proofState attachedTemplate
-          linkStyles documentType mailMerge revisionView trackRevisions documentProtection autoFormatOverride defaultTabStop
-          autoHyphenation consecutiveHyphenLimit hyphenationZone doNotHyphenateCaps showEnvelope summaryLength
-          clickAndTypeStyle defaultTableStyle evenAndOddHeaders bookFoldPrinting drawingGridHorizontalSpacing
-          characterSpacingControl footnotePr endnotePr compat docVars rsids mathPr themeFontLang clrSchemeMapping
-          shapeDefaults decimalSymbol listSeparator].freeze
+          alignBordersAndEdges gutterAtTop hideSpellingErrors hideGrammaticalErrors proofState
+          attachedTemplate linkStyles documentType mailMerge revisionView trackRevisions
+          documentProtection autoFormatOverride defaultTabStop autoHyphenation consecutiveHyphenLimit
+          hyphenationZone doNotHyphenateCaps showEnvelope summaryLength clickAndTypeStyle
+          defaultTableStyle evenAndOddHeaders bookFoldPrinting drawingGridHorizontalSpacing
+          characterSpacingControl footnotePr endnotePr compat docVars rsids mathPr themeFontLang
+          clrSchemeMapping shapeDefaults decimalSymbol listSeparator].freeze
 
         module_function
 
