@@ -111,8 +111,16 @@ function handles(p, low) {
   ];
 }
 
+// The letters to the scale of the measure, so that lines break about where they break on the page.
+function scale(specimen) {
+  const css = getComputedStyle(specimen);
+  const width = specimen.clientWidth - parseFloat(css.paddingLeft) - parseFloat(css.paddingRight);
+  specimen.style.setProperty("--pt", `${Math.max(width / parseFloat(specimen.dataset.measure), 0.8)}px`);
+}
+
 export function dimensions() {
   const specimen = $("#specimen");
+  if (specimen) scale(specimen);
   const svg = $("#dims");
   const it = specimenText();
   if (!it) return;

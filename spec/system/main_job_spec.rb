@@ -11,7 +11,7 @@ RSpec.describe "the main job", type: :feature do
     path = File.join(Dir.mktmpdir, name)
     File.binwrite(path, bytes)
     visit "/"
-    attach_file "file", path
+    attach_file "file", path, make_visible: true
     click_button "Bring in"
     expect(page).to have_css("#galley .row")
   end
@@ -104,7 +104,7 @@ RSpec.describe "the main job", type: :feature do
     path = File.join(Dir.mktmpdir, "letter.docx")
     File.binwrite(path, "this is no package")
     visit "/"
-    attach_file "file", path
+    attach_file "file", path, make_visible: true
     click_button "Bring in"
     expect(page).to have_css("[role=alert]", text: "letter.docx was not taken in. This is not a .docx file.")
   end

@@ -145,14 +145,17 @@ RSpec.describe "styles", type: :feature do
   it "drags a dimension of the specimen, or moves it by keys" do
     visit "#{at}/styles?style=BodyText"
     handle = find("[data-drag='indent_left']")
+    # the specimen is to scale: its column is the measure of the page, 159.2 mm, so 40 pixels are
+    width = evaluate_script("document.querySelector('#specimen .itself').getBoundingClientRect().width")
+    moved = 40 * (159.2 / 25.4 * 72) / width
     page.driver.browser.action.move_to(handle.native).pointer_down(:left).move_by(40, 0).pointer_up(:left).perform
     expect(page).to have_css(".ripple", text: "left indent")
-    expect(find("#v-indent_left").value).to match(/\A1\.3\d? cm\z/)
+    expect(find("#v-indent_left").value[/\A([\d.]+) cm\z/, 1].to_f).to be_within(0.06).of(moved * 2.54 / 72)
     find("[data-drag='line_spacing']").send_keys(:arrow_down, :arrow_down)
     expect(page).to have_css(".ripple", text: "line spacing 1.2")
     click_button "Keep"
     expect(page).to have_css("#said", text: /left indent .*line spacing 1.2/)
-    expect(styles["BodyText"].paragraph[:indent_left]).to be_between(36, 40)
+    expect(styles["BodyText"].paragraph[:indent_left]).to be_within(2).of(moved)
   end
 
   it "makes a list style, changes a level, and puts paragraphs in it" do
