@@ -19,7 +19,40 @@ RSpec.describe Norvel::Styles::Properties do
     expect(tables.to_h { |place, codecs| [place, codecs.keys.sort] }).to eq(%i[paragraph run].to_h { |place| [place, described_class.on(place).map(&:name).sort] })
   end
 
-  # What is written must read back the same: random values of every property, on paragraphs, runs and styles alike.
+  # ISO/IEC 29500-1, 17.3.1 and 17.3.2 (elements), 17.18 (their values): how the standard itself writes these.
+  {
+    align: ["justify", '<w:jc w:val="both"/>'], indent_left: [36.0, '<w:ind w:left="720"/>'],
+    indent_right: [18.0, '<w:ind w:right="360"/>'], first_line: [-18.0, '<w:ind w:hanging="360"/>'],
+    space_before: [6.0, '<w:spacing w:before="120"/>'], space_after: [12.0, '<w:spacing w:after="240"/>'],
+    line_spacing: [{rule: "multiple", value: 1.5}, '<w:spacing w:line="360" w:lineRule="auto"/>'],
+    contextual_spacing: [true, "<w:contextualSpacing/>"], keep_with_next: [true, "<w:keepNext/>"],
+    keep_together: [true, "<w:keepLines/>"], widow_control: [false, '<w:widowControl w:val="0"/>'],
+    page_break_before: [true, "<w:pageBreakBefore/>"], outline_level: [2, '<w:outlineLvl w:val="1"/>'],
+    right_to_left: [true, "<w:bidi/>"], bold: [true, "<w:b/>"], italic: [false, '<w:i w:val="0"/>'],
+    underline: ["double", '<w:u w:val="double"/>'], strike: [true, "<w:strike/>"], caps: [true, "<w:caps/>"],
+    small_caps: [true, "<w:smallCaps/>"], color: ["#1f3864", '<w:color w:val="1F3864"/>'],
+    size: [10.5, '<w:sz w:val="21"/>'], letter_spacing: [1.5, '<w:spacing w:val="30"/>'],
+    position: ["super", '<w:vertAlign w:val="superscript"/>'], hidden: [true, "<w:vanish/>"],
+    language: ["de", '<w:lang w:val="de"/>']
+  }.each do |name, (value, element)|
+    it("writes #{name} as the standard has it") { expect(dressed_xml(name, value)).to include element }
+
+    it("reads #{name} as the standard has it") do
+      paragraph = (described_class[name].on == :paragraph) ? p(r("x"), element) : p(r("x", element))
+      read = docx(paragraph).paragraphs[0]
+      expect(((described_class[name].on == :paragraph) ? read.direct : read.runs[0].direct)[name]).to eq value
+    end
+  end
+
+  def dressed_xml(name, value)
+    document = docx(p(r("x")))
+    paragraph = document.paragraphs[0]
+    on_paragraph = described_class[name].on == :paragraph
+    changed = on_paragraph ? paragraph.with(direct: set(name => value)) : paragraph.with(runs: [paragraph.runs[0].with(direct: set(name => value))])
+    part(written(document.replace([changed])), "word/document.xml")
+  end
+
+  # What is written must read back the same: several values of every property that is a plain value.
   describe "through a file" do
     values = {
       align: %w[left right center justify],

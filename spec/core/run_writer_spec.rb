@@ -15,8 +15,12 @@ RSpec.describe Norvel::Formats::Docx::RunWriter do
   end
 
   it "keeps the paragraph it did not touch, to the letter" do
-    before = part(written(document), "word/document.xml")
-    expect(before).to include("<w:tab/>", "<w:br/>", "<w:footnoteReference", "<w:drawing>")
+    two = docx(body + p(r("Another")), footnotes: footnote(1, "n"), image: Demo::Picture.png)
+    was = part(two.source.bytes, "word/document.xml")
+    now = part(written(Norvel::Edits::Retype.new(2, "Typed over").change(two)), "word/document.xml")
+    expect(was).to include body
+    expect(now).to include body
+    expect(now.strip).to eq was.sub('<w:t xml:space="preserve">Another', "<w:t>Typed over")
   end
 
   it "writes what was typed, whatever it is (property)" do

@@ -47,6 +47,7 @@ module Norvel
         %i[decimal roman letter chapter].include?(traits.kind) && traits.words >= 2 && paragraph.part != :table
       end
 
+      # Two words or more without a small letter, three capitals at least among them.
       def typed_capitals?(paragraph)
         Traits.of(paragraph).capitals? && Traits.of(paragraph).words >= 2
       end

@@ -7,8 +7,9 @@ module Norvel
     #
     # The rule. Within the paragraphs of one role, a value is a near miss of another when the other stands at least
     # three times as often (and three times at least), and the two are nearer than a reader would set on purpose: half a
-    # point of size, 4 % of an indent or space (at least 1 pt, at most 3 pt), 0.06 of a line, 40 of the 441 steps
-    # between two colours. Within a twentieth of a point values are equal: that is how files round.
+    # point of size, 4 % of an indent and 8 % of a space (at least 1 pt, at most 3 pt), 0.06 of a line, 40 of the 441
+    # steps between two colours. Within a twentieth of a point, and a thousandth of a line, values are equal: that is
+    # how files round.
     class NearMisses
       # The bound on a distance, from the usual value.
       NEAR = {
