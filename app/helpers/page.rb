@@ -23,6 +23,13 @@ module Page
     @document ||= manuscript.document
   end
 
+  # The file of a form, {filename:, tempfile:}. Raises Norvel::UnreadableFile.
+  def sent_file
+    file = params[:file]
+    return file if file.is_a?(Hash) && file[:tempfile]
+    raise Norvel::UnreadableFile, "No file was chosen: choose a #{Norvel::Formats.spoken} first."
+  end
+
   def station(name, &block)
     @station = name
     manuscript

@@ -35,12 +35,8 @@ module SpecimenView
     own = wearers(style).reject(&:blank?).then do |list|
       list.find { |paragraph| paragraph.word_count >= 12 } || list.first
     end
-    stand_in = own || document.paragraphs.find { |paragraph|
-      paragraph.part == :body && paragraph.word_count >= 12
-    } ||
-      document.paragraphs.find { |paragraph|
-        !paragraph.blank?
-      }
+    stand_in = own || document.paragraphs.find { |paragraph| paragraph.part == :body && paragraph.word_count >= 12 }
+    stand_in ||= document.paragraphs.find { |paragraph| !paragraph.blank? }
     note = "Nothing is in #{style.name} yet: so your text would look in it."
     note = "Every paragraph in #{style.name} sets values by hand: so one would look without them." if own
     Specimen.new(nil, stand_in && worn(whose.paragraph(stand_in.id), style), nil, note)
@@ -75,21 +71,18 @@ module SpecimenView
 
   # Paragraphs that are in a style, or hold words in it; blank ones too.
   def wearers(style)
-    inside = style.paragraph? ? ->(p) { document.style_of(p)&.id == style.id } : ->(p) {
-      p.runs.any? { |run|
-        run.style_id == style.id
-      }
-    }
-    document.paragraphs.select(&inside)
+    document.paragraphs.select do |paragraph|
+      next document.style_of(paragraph)&.id == style.id if style.paragraph?
+      paragraph.runs.any? { |run| run.style_id == style.id }
+    end
   end
 
   # Those of them that set values by hand, by what they set: {"bold" => [paragraphs], …}, most first.
   def departing(paragraphs)
-    found = paragraphs.reject(&:blank?).each_with_object(Hash.new { |all, said|
-      all[said] = []
-    }) { |paragraph, all|
-      departures(paragraph).each { |said| all[said] << paragraph }
-    }
+    found = Hash.new { |all, said| all[said] = [] }
+    paragraphs.reject(&:blank?).each do |paragraph|
+      departures(paragraph).each { |said| found[said] << paragraph }
+    end
     found.sort_by { |_, list| -list.size }.to_h
   end
 

@@ -151,11 +151,8 @@ module StyleView
     @used ||= begin
       ids = document.styles_used.keys
       twins = ids.filter_map { |id| document.sheet.twin(document.sheet[id])&.id }
-      (ids + twins + [chosen_style&.id]).compact.flat_map { |id|
-        (found = document.sheet[id]) ? document.sheet.chain(found).map(&:id) : []
-      }.to_h { |id|
-        [id, true]
-      }
+      found = (ids + twins + [chosen_style&.id]).compact.filter_map { |id| document.sheet[id] }
+      found.flat_map { |style| document.sheet.chain(style) }.to_h { |style| [style.id, true] }
     end
     @used[style.id]
   end

@@ -11,8 +11,7 @@ class Manuscript < ActiveRecord::Base
   Stale = Class.new(Norvel::Error) do
     def message
       "This document was changed in another window since you opened this page. Nothing was done: look at it as it is " \
-        "now, " \
-        "and try again."
+        "now, and try again."
     end
   end
 
@@ -71,12 +70,14 @@ class Manuscript < ActiveRecord::Base
   # Applies an edit to the state that +version+ names. Returns the Norvel::Edits::Change. Raises Stale, Norvel::Refused.
   def perform(edit, version:)
     turn(version) do
-      change = edit.apply(document)
+      before = document
+      change = edit.apply(before)
       raise Norvel::Refused, "There was nothing to change." if change.nothing?
+      kinds = edit.details(before).first(200)
       way_back = Norvel::Snapshot.dump_change(change, first_document)
       become(change.after) do
-        ledger_entries.create!(title: change.title[0, 250], kinds: change.details.first(200),
-          touched: change.count, words_changed: change.words_changed, way_back:)
+        ledger_entries.create!(title: change.title[0, 250], kinds:, touched: change.count,
+          words_changed: change.words_changed, way_back:)
       end
       change
     end

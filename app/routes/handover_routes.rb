@@ -2,8 +2,6 @@
 
 # The files that leave.
 module HandoverRoutes
-  TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
-
   # Raster images by their first bytes.
   IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif",
             "BM".b => "image/bmp"}.freeze
@@ -12,16 +10,11 @@ module HandoverRoutes
     app.get("/manuscripts/:id/handover") { station :handover }
 
     app.get("/manuscripts/:id/download") do
-      bytes = manuscript.handed_over
-      content_type TYPE
-      attachment clean_name(manuscript.filename)
-      bytes
+      send_document manuscript.handed_over, clean_name(manuscript.filename)
     end
 
     app.get("/manuscripts/:id/original") do
-      content_type TYPE
-      attachment manuscript.filename
-      manuscript.original.bytes
+      send_document manuscript.original.bytes, manuscript.filename
     end
 
     # An image as it stands in the file; only kinds that a browser draws and nothing can hide in.
@@ -42,6 +35,18 @@ module HandoverRoutes
     end
 
     app.helpers do
+      # As what its bytes are; a file that is damaged as what it is, too.
+      def send_document(bytes, name)
+        type = begin
+          Norvel::Formats.of(bytes).media_type(name)
+        rescue Norvel::UnreadableFile
+          "application/octet-stream"
+        end
+        content_type type
+        attachment name
+        bytes
+      end
+
       def clean_name(filename)
         "#{File.basename(filename, ".*")}, clean#{File.extname(filename)}"
       end

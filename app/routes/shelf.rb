@@ -10,14 +10,11 @@ module Shelf
     end
 
     app.post "/manuscripts" do
-      file = params[:file]
-      raise Norvel::UnreadableFile, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) &&
-        file[:tempfile]
-      brought = Manuscript.bring_in(file[:tempfile].read, filename: file[:filename])
+      brought = Manuscript.bring_in(sent_file[:tempfile].read, filename: sent_file[:filename])
       redirect to("/manuscripts/#{brought.id}/galley"), 303
     rescue Norvel::UnreadableFile => error
       @complaint = error.message
-      @filename = file.is_a?(Hash) ? file[:filename] : nil
+      @filename = params[:file][:filename] if params[:file].is_a?(Hash)
       @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
       @title = "Shelf"
       status 422

@@ -30,11 +30,9 @@ module TemplateRoutes
 
     # A file of one's own becomes a template; what it says is left out.
     app.post("/manuscripts/:id/templates/bring") do
-      file = params[:file]
-      raise Norvel::Refused, "No file was chosen: choose a .docx first." unless file.is_a?(Hash) && file[:tempfile]
-      name = File.basename(file[:filename], ".*")
-      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template
-        .bytes(Norvel::Formats.read(file[:tempfile].read, name:)))
+      name = File.basename(sent_file[:filename], ".*")
+      pattern = Norvel::Formats.read(sent_file[:tempfile].read, name:)
+      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(pattern))
       go_after "Brought in the template #{name}", path_to("templates")
     end
 
@@ -45,17 +43,16 @@ module TemplateRoutes
 
     app.post("/new") do
       template = SavedTemplate.document_of(params[:template])
-      bytes = Norvel::NewDocument.new(template, Norvel::NewDocument::FIELDS.keys
-        .to_h { |field| [field, params[field]] }).bytes
-      made = Manuscript.bring_in(bytes, filename: "#{params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")}.docx")
+      fields = Norvel::NewDocument::FIELDS.keys.to_h { |field| [field, params[field]] }
+      bytes = Norvel::NewDocument.new(template, fields).bytes
+      name = params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")
+      made = Manuscript.bring_in(bytes, filename: "#{name}#{Norvel::Formats.of(bytes).extension}")
       redirect to("/manuscripts/#{made.id}/galley"), 303
     end
 
     app.get("/templates/:key/download") do
       bytes = SavedTemplate.bytes_of(params[:key])
-      content_type HandoverRoutes::TYPE
-      attachment "#{SavedTemplate.all_by_key.fetch(params[:key])}.docx"
-      bytes
+      send_document bytes, "#{SavedTemplate.all_by_key.fetch(params[:key])}#{Norvel::Formats.of(bytes).extension}"
     end
 
     app.helpers do

@@ -63,9 +63,9 @@ module WordsRoutes
       def typed_texts
         texts = params[:text].to_s.tr("\r", "").split("\n")
           .map { |line| SHOWN.inject(line) { |text, (sign, shown)| text.gsub(shown, sign) } }.reject(&:empty?)
-        raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it." if texts.all? { |text|
-          text.strip.empty?
-        }
+        if texts.all? { |text| text.strip.empty? }
+          raise Norvel::Refused, "Nothing was typed: to take the paragraph out, delete it."
+        end
         texts
       end
 

@@ -52,7 +52,8 @@ module Door
   def text(value, name)
     text = value.dup.force_encoding(Encoding::UTF_8)
     unless text.valid_encoding?
-      raise Malformed, "“#{Norvel::Characters.legal(name.to_s.b.force_encoding("UTF-8"))[0, 40]}” is not text in UTF-8."
+      field = Norvel::Characters.legal(name.to_s.b.force_encoding("UTF-8"))[0, 40]
+      raise Malformed, "“#{field}” is not text in UTF-8."
     end
     raise Malformed, "“#{name[0, 40]}” is longer than this page takes." if text.size > LONGEST.fetch(name, USUAL)
     Norvel::Characters.legal(text)

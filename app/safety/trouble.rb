@@ -30,11 +30,8 @@ module Trouble
   # The sentence for an error of Active Record.
   def sentence(error)
     return UNPREPARED if error.message.match?(/no such (?:table|column)|Could not find table/)
-    name = [error, error.cause].compact.map { |one|
-      one.class.name.to_s.split("::").last
-    }.find { |one|
-      SENTENCES.key?(one)
-    }
+    names = [error, error.cause].compact.map { |one| one.class.name.to_s.split("::").last }
+    name = names.find { |one| SENTENCES.key?(one) }
     SENTENCES.fetch(name, UNKNOWN)
   end
 end

@@ -15,6 +15,11 @@ module Norvel
       def extension
         extensions.keys.first
       end
+
+      # What a file of it with this name is served as.
+      def media_type(name)
+        extensions.fetch(File.extname(name).downcase, extensions.values.first)
+      end
     end
 
     # The bytes of a file, and what could not be carried over into it: [{what:, count:, places:}, …].
@@ -56,11 +61,14 @@ module Norvel
         raise UnreadableFile, "#{path} could not be opened: #{error.message.split(" @ ").first}."
       end
 
+      # The format that bytes are in, whatever their name says. Raises UnreadableFile.
+      def of(bytes)
+        all.find { |known| known.marks.call(bytes) } or raise UnreadableFile, Signature.complaint(bytes)
+      end
+
       # Raises UnreadableFile.
       def read(bytes, name:)
-        format = all.find { |known| known.marks.call(bytes) }
-        raise UnreadableFile, Signature.complaint(bytes) unless format
-        format.reader.call(bytes, name:)
+        of(bytes).reader.call(bytes, name:)
       end
 
       # The document as a file of a format, read back and found to hold the same words and objects. Raises Unwritable.
@@ -85,12 +93,6 @@ module Norvel
         ending = File.extname(path).downcase
         by_extension[ending] or
           raise Refused, "Norvel can't write “#{ending}” files: give the output a name that ends in #{spoken}."
-      end
-
-      # What a file with this name is served as.
-      def media_type(name)
-        ending = File.extname(name).downcase
-        by_extension.fetch(ending, all.first).extensions.fetch(ending, "application/octet-stream")
       end
 
       private

@@ -54,6 +54,14 @@ RSpec.describe Norvel::Edits do
     expect { thief.new.apply(docx(p(r("word")))) }.to raise_error(Norvel::BrokenSeal)
   end
 
+  it "tells what several edits did, each by what the ones before left" do
+    document = docx(p("") + p(r("a")) + p(r("b", "<w:b/>")))
+    blanks = Norvel::Edits::RemoveBlankParagraphs.new(:all, keep_gaps: false)
+    several = Norvel::Edits::Several.new([blanks, blanks, Norvel::Edits::ClearDirect.new(:all)])
+    expect(several.details(document)).to eq ["Remove 1 blank paragraph", "Remove 0 blank paragraphs", "Let go of what was set by hand on 1 paragraph"]
+    expect(blanks.details(document)).to eq []
+  end
+
   # Random sequences of edits on the demo thesis: the words stay, and taking all back gives the same document and the same bytes.
   it "takes any sequence of edits back to the same bytes (property)" do
     original = thesis

@@ -161,6 +161,17 @@ RSpec.describe "stations as plain pages" do
     expect(LedgerEntry.last.kinds).to eq []
   end
 
+  # Media type: ISO/IEC 29500-2 and the registry of media types.
+  it "serves every file as what it is, and asks for one where none was chosen" do
+    ["#{at}/original", "#{at}/download", "/templates/ship:short-notice/download"].each do |address|
+      get address
+      expect([last_response.status, last_response.content_type]).to eq [200, "application/vnd.openxmlformats-officedocument.wordprocessingml.document"]
+      expect(last_response["Content-Disposition"]).to match(/\.docx"/)
+    end
+    form "templates/bring"
+    expect_refused "No file was chosen: choose a .docx first."
+  end
+
   it "shows the images of a document and keeps what is said of them" do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
     get "/manuscripts/#{thesis.id}/handover"

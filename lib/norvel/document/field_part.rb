@@ -5,11 +5,7 @@ module Norvel
     # What else a field is made of: its instruction, what stands between that and its result, its end. Nobody reads it.
     #   role  "instruction", "separator" or "end"
     FieldPart = Value.define(:role) do
-      def kind
-      end
-
-      def key
-      end
+      include Uncounted
     end
   end
 end

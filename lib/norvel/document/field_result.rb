@@ -4,11 +4,7 @@ module Norvel
   class Document
     # Says of words that they are the result of a field, by the field's id.
     FieldResult = Value.define(:field) do
-      def kind
-      end
-
-      def key
-      end
+      include Uncounted
     end
   end
 end

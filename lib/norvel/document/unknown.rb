@@ -4,11 +4,7 @@ module Norvel
   class Document
     # Something in the text that Norvel passes through untouched, by the name of its element.
     Unknown = Value.define(:name) do
-      def kind
-      end
-
-      def key
-      end
+      include Uncounted
     end
   end
 end

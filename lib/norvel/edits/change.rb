@@ -4,18 +4,19 @@ module Norvel
   module Edits
     # What an edit did, with all that takes it back. It is the difference of two documents, so every edit has its way
     # back.
-    #   title        for the ledger; details: what a bulk change did, by kind
-    #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after, from the end
+    #   title        for the ledger
+    #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after,
+    #                from the end
     #   others       {sheet: [before, after], sections: …, info: …}
     class Change
       OTHERS = (Document::CHANGING - [:paragraphs]).freeze
 
-      attr_reader :title, :details, :splices, :others, :after, :words_changed
+      attr_reader :title, :splices, :others, :after, :words_changed
 
-      def self.between(before, after, title:, details: [])
+      def self.between(before, after, title:)
         others = OTHERS.to_h { |field| [field, [before.public_send(field), after.public_send(field)]] }
           .reject { |_, (was, now)| was.equal?(now) || was == now }
-        new(title:, details:, splices: splices(before.paragraphs, after.paragraphs), others:, after:,
+        new(title:, splices: splices(before.paragraphs, after.paragraphs), others:, after:,
           words_changed: before.seal.words != after.seal.words)
       end
 
@@ -47,9 +48,8 @@ module Norvel
       end
       private_class_method :next_common
 
-      def initialize(title:, splices:, others:, details: [], after: nil, words_changed: false)
+      def initialize(title:, splices:, others:, after: nil, words_changed: false)
         @title = title
-        @details = details
         @splices = splices
         @others = others
         @after = after

@@ -12,7 +12,7 @@ module Norvel
       def apply(document)
         after = change(document)
         check_seal(document, after)
-        Change.between(document, after, title: title(document), details: details(document))
+        Change.between(document, after, title: title(document))
       end
 
       # What a bulk change does, by kind: ["Put 256 paragraphs in Body Text", …]; nothing where the title says it all.

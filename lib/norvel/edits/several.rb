@@ -18,7 +18,10 @@ module Norvel
       end
 
       def details(document)
-        (@edits.size > 1) ? @edits.map { |edit| edit.title(document) } : []
+        return [] if @edits.size < 2
+        @edits.map do |edit|
+          edit.title(document).tap { document = edit.change(document) }
+        end
       end
 
       def removes_white_space?

@@ -146,9 +146,8 @@ module Norvel
 
       def reached?(paragraph)
         return false unless @reached
-        @reached[document.style_of(paragraph)&.id] || paragraph.runs.any? { |run|
-          run.style_id && @reached[run.style_id]
-        }
+        @reached[document.style_of(paragraph)&.id] ||
+          paragraph.runs.any? { |run| run.style_id && @reached[run.style_id] }
       end
 
       def judged(paragraph, families)

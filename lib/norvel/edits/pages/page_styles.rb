@@ -17,9 +17,8 @@ module Norvel
         name = name.to_s.strip
         raise Refused, "A page style needs a name." if name.empty?
         raise Refused, "A page style's name can't hold a comma or semicolon." if name.match?(/[,;]/)
-        raise Refused, "There is a page style “#{name}” already." if document.page_styles.any? { |style|
-          style.name.casecmp?(name)
-        }
+        taken = document.page_styles.any? { |style| style.name.casecmp?(name) }
+        raise Refused, "There is a page style “#{name}” already." if taken
         name
       end
 
@@ -29,13 +28,10 @@ module Norvel
         sections = document.sections.each.with_index(1).map do |section, number|
           by_section[number] ? section.with(**by_section[number]) : section
         end
-        tight = ->(section) {
-          section.measure < LEAST ||
-            section.height - section.margin_top - section.margin_bottom < LEAST
-        }
-        raise Refused, "The margins leave no room for text." if by_section.keys.any? { |number|
-          tight[sections[number - 1]]
-        }
+        tight = sections.values_at(*by_section.keys.map { |number| number - 1 }).any? do |section|
+          section.measure < LEAST || section.height - section.margin_top - section.margin_bottom < LEAST
+        end
+        raise Refused, "The margins leave no room for text." if tight
         document.with(sections: sections.freeze)
       end
 

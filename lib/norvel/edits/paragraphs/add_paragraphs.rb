@@ -18,9 +18,8 @@ module Norvel
       end
 
       def change(document)
-        raise Refused, "There is nothing to add." if @pieces.empty? || @pieces.all? { |piece|
-          piece.runs.all? { |text, _| text.strip.empty? }
-        }
+        typed = @pieces.flat_map { |piece| piece.runs.map(&:first) }
+        raise Refused, "There is nothing to add." if typed.all? { |text| text.strip.empty? }
         position = document.position(@after)
         before = document.paragraphs[position]
         if before.holds == :last_in_cell

@@ -23,17 +23,19 @@ module Norvel
       end
 
       def title(_document)
-        where = (@roles.size == 1) ? self.class.style_name(@roles.keys.first,
-          @guide) : "the styles of #{@roles.size} roles"
-        "Put #{count(@roles.values.sum(&:size))} in #{where}"
+        return put_words(*@roles.first) if @roles.size == 1
+        "Put #{count(@roles.values.sum(&:size))} in the styles of #{@roles.size} roles"
       end
 
       def details(_document)
-        return [] if @roles.size == 1
-        @roles.map { |role, ids| "Put #{count(ids.size)} in #{self.class.style_name(role, @guide)}" }
+        (@roles.size == 1) ? [] : @roles.map { |role, ids| put_words(role, ids) }
       end
 
       private
+
+      def put_words(role, ids)
+        "Put #{count(ids.size)} in #{self.class.style_name(role, @guide)}"
+      end
 
       def put(document, role, ids)
         name = self.class.style_name(role, @guide) or raise Refused, "There is no style for #{Roles.words(role)}."

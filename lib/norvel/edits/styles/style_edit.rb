@@ -19,7 +19,8 @@ module Norvel
       # That of a new style must be free, too.
       def refuse_name(document, name)
         refuse_words(name)
-        raise Refused, "There is a style “#{document.sheet.named(name).name}” already." if document.sheet.named(name)
+        namesake = document.sheet.named(name)
+        raise Refused, "There is a style “#{namesake.name}” already." if namesake
       end
 
       def name_of(document, id)
