@@ -11,13 +11,17 @@ module Norvel
     #   sections     Section, in order; page_styles: PageStyle
     #   sheet        Styles::StyleSheet; numbering: Numbering; settings: Settings
     #   info         {title:, author:, language: …}
-    CHANGING = %i[paragraphs tables stories sections page_styles sheet numbering info settings].freeze
+    #   decisions    what a person said of paragraphs, {id => a role's name, or Document::NO_HEADING}
+    CHANGING = %i[paragraphs tables stories sections page_styles sheet numbering info settings decisions].freeze
+    NO_HEADING = "no_heading"
+    NONE = {}.freeze
     #   format, name  "docx", the file's name; source: the package as it came
     FIELDS = [:format, :name, *CHANGING, :source].freeze
     attr_reader(*FIELDS)
 
     # known: the cascade of the state it was made from, where styles or lists are others now
     def initialize(cascade: nil, known: nil, **fields)
+      fields[:decisions] ||= NONE
       FIELDS.each { |field| instance_variable_set(:"@#{field}", fields.fetch(field)) }
       @cascade = cascade
       @known = known
@@ -131,6 +135,15 @@ module Norvel
       with(paragraphs: text, stories: same_or(stories, parts))
     end
 
+    # The document with what the block makes of every paragraph of other parts.
+    def with_stories
+      changed = stories.map do |story|
+        now = same_or(story.paragraphs, story.paragraphs.map { |paragraph| yield paragraph })
+        now.equal?(story.paragraphs) ? story : story.with(paragraphs: now)
+      end
+      with(stories: same_or(stories, changed))
+    end
+
     # Ids of all styles that a paragraph or words anywhere are in: {"BodyText" => true}.
     def styles_used
       @styles_used ||= everything.each_with_object({}) do |paragraph, used|
@@ -165,6 +178,17 @@ module Norvel
     # Takes the roles of another state of the document for this one's, where the two differ in styles alone.
     def with_suggestions_of(other)
       @suggestions ||= other.suggestions
+      self
+    end
+
+    # What every paragraph is, settled from decisions, styles and suggestions: Survey::Settled.
+    def settled
+      @settled ||= Survey::Settled.new(self)
+    end
+
+    # Takes what was settled for another state of the document for this one too.
+    def with_settled(settled)
+      @settled ||= settled
       self
     end
 

@@ -73,6 +73,11 @@ module Norvel
         .to_h { |key, asked| [key.to_sym, Requirement.of(Styles::Properties[key], asked)] }.freeze
     end
 
+    # The same of all roles: {"body" => {size: Requirement, …}, …}
+    def asked
+      @asked ||= (data["roles"] || {}).keys.to_h { |role| [role, requirements(role)] }.freeze
+    end
+
     # The values that a style made for this role starts with.
     def values(role)
       requirements(role).transform_values(&:target).compact

@@ -92,7 +92,7 @@ RSpec.describe Norvel::Guide do
     end
   end
 
-  describe Norvel::Guide::Mending do
+  describe Norvel::Guide::Plan do
     it "mends what is safe and says what is left with why, the words unchanged" do
       mending = described_class.new(thesis_guide, thesis).run
       expect(mending.words_unchanged?).to be true

@@ -56,7 +56,7 @@ RSpec.describe "promises" do
       left = Array.new(60) do
         bodies = Array.new(6) { p(Array.new(random.rand(1..6)) { pieces.sample(random:) }.map { |piece| piece.start_with?("<") ? piece : r(piece) }.join, '<w:pStyle w:val="BodyText"/>') }
         document = docx(bodies.join, styles:, image: Demo::Picture.png, footnotes: footnote(1, "n"))
-        mended = Norvel::Guide::Mending.new(guide, document).run
+        mended = Norvel::Guide::Plan.new(guide, document).run
         expect(mended.document.seal.same_objects?(document.seal)).to be true
         by_hand = Norvel::Survey::ByHand.all(mended.document)
         by_hand.slice(:leading_spaces, :leading_tabs, :double_spaces).values.flatten.map(&:raw_text)
@@ -145,7 +145,7 @@ RSpec.describe "promises" do
     end
 
     it "say of a safe mend that it was tried only when it was" do
-      mending = Norvel::Guide::Mending.new(thesis_guide, thesis, only: %w[page.*])
+      mending = Norvel::Guide::Plan.new(thesis_guide, thesis, only: %w[page.*])
       waiting = mending.left.map { |entry| entry[:why] }.uniq
       expect(waiting).to all match(/person's eye|mend again/)
       expect(mending.run.left).to be_empty
@@ -165,7 +165,7 @@ RSpec.describe "promises" do
     it "checks a document anew only where something changed" do
       checks = 0
       allow(Norvel::Guide::Check).to receive(:new).and_wrap_original { |original, *rest, **options| (checks += 1) && original.call(*rest, **options) }
-      Norvel::Guide::Mending.new(thesis_guide, thesis).run.left
+      Norvel::Guide::Plan.new(thesis_guide, thesis).run.left
       expect(checks).to be <= 9
     end
   end

@@ -24,7 +24,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
   end
 
   def mended(body, styles: "")
-    Norvel::Guide::Mending.new(guide, docx(body, styles:, defaults: defaults("Arial", 24))).run.document
+    Norvel::Guide::Plan.new(guide, docx(body, styles:, defaults: defaults("Arial", 24))).run.document
   end
 
   it "finds nothing where all is as asked" do
@@ -101,7 +101,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
 
     it "is done in one go, and a second time changes nothing" do
       once = mended(p(r(running, '<w:sz w:val="20"/>')) * 3)
-      expect(Norvel::Guide::Mending.new(guide, once).run.changes).to be_empty
+      expect(Norvel::Guide::Plan.new(guide, once).run.changes).to be_empty
     end
   end
 

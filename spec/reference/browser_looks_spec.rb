@@ -54,7 +54,7 @@ RSpec.describe "looks against what a browser computes", type: :feature do
     _, status = Open3.capture2("/usr/bin/python3", File.join(__dir__, "python_docx_write.py"), path)
     expect(status).to be_success
     made = compare(File.binread(path))
-    mended = compare(written(Norvel::Guide::Mending.new(thesis_guide, thesis).run.document))
+    mended = compare(written(Norvel::Guide::Plan.new(thesis_guide, thesis).after))
     puts "\n  docx-preview in the browser: #{made.join(" of ")} values of a file by python-docx agree, #{mended.join(" of ")} of the mended thesis"
     expect([made, mended].map { |agree, all| agree.fdiv(all) }).to all be > 0.97
   end

@@ -88,7 +88,7 @@ end
 RSpec.describe "python-docx reading what we write" do
   # Source: python3-docx of Debian 12, through its own walk of styles.
   it "finds the same styles, parents and values" do
-    mended = Norvel::Guide::Mending.new(thesis_guide, thesis).run.document
+    mended = Norvel::Guide::Plan.new(thesis_guide, thesis).after
     path = File.join(Dir.mktmpdir, "mended.docx")
     File.binwrite(path, written(mended))
     out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)

@@ -26,7 +26,6 @@ module Norvel
         @reached = reached
         @before = before if before && (reached ? before.guide.source == guide.source : before.comparable?(self))
         @settled = {}
-        roles
         by_paragraph
         @before = nil
       end
@@ -83,32 +82,40 @@ module Norvel
 
       # The rules the guide states, by name, for this document's roles.
       def rules_asked
-        @rules_asked ||= Rules::ALL.flat_map { |rule| rule.asked(guide, roles.values.uniq) }
+        @rules_asked ||= Rules::ALL.flat_map { |rule| rule.asked(guide, roles) }
       end
 
-      # The role of every paragraph, by id.
+      # The roles that paragraphs play.
       def roles
-        @roles ||= document.paragraphs.to_h do |paragraph|
-          told = Survey::StyleRoles.role(document, paragraph) unless suggested?(paragraph)
-          [paragraph.id, told || suggestions[paragraph.id].role]
-        end
+        @roles ||= document.paragraphs.map { |paragraph| role(paragraph) }.uniq
       end
 
-      def suggestions
-        document.suggestions
-      end
-
-      # Does the role come from the look, because the style says nothing of it?
-      def suggested?(paragraph)
-        @suggested ||= {}
-        @suggested.fetch(paragraph.id) do
-          @suggested[paragraph.id] = Survey::StyleRoles.role(document, paragraph) == "body" &&
-            !%w[body blank].include?(suggestions[paragraph.id].role)
-        end
-      end
-
+      # What the paragraph is, settled for this check.
       def role(paragraph)
-        roles[paragraph.id]
+        document.settled.role(paragraph)
+      end
+
+      # Is that sure enough for a change that nobody looks at?
+      def sure?(paragraph)
+        document.settled.sure?(paragraph)
+      end
+
+      # The roles of the text that depends on each style, being in it or in one based on it: {style id => [roles]};
+      # what stands in heads, feet and notes counts as :beside.
+      def wearers
+        @wearers ||= begin
+          worn = document.paragraphs.group_by { |paragraph| document.style_of(paragraph)&.id }
+            .transform_values { |list| list.map { |paragraph| role(paragraph) }.uniq - ["blank"] }
+          document.stories.flat_map(&:paragraphs).each { |one| (worn[document.style_of(one)&.id] ||= []) << :beside }
+          worn.each_with_object(Hash.new([].freeze)) do |(id, roles), all|
+            document.sheet.chain(document.sheet[id]).each { |style| all[style.id] |= roles }
+          end
+        end
+      end
+
+      # Does its style say otherwise, or nothing?
+      def suggested?(paragraph)
+        Survey::StyleRoles.role(document, paragraph) != role(paragraph)
       end
 
       private
@@ -139,7 +146,8 @@ module Norvel
       end
 
       def same_as_before?(paragraph)
-        @before && @before.role(paragraph) == role(paragraph) && @before.document.include?(paragraph.id) &&
+        @before && @before.document.include?(paragraph.id) && @before.document.settled[paragraph] == document
+          .settled[paragraph] &&
           @before.document.paragraph(paragraph.id).equal?(paragraph) &&
           (!@reached || @before.suggested?(paragraph) == suggested?(paragraph))
       end

@@ -7,7 +7,18 @@ module Norvel
     #   name   its name in the command line's JSON
     #   label  what a button says
     #   steps  [[a key of STEPS, arguments …], …], done in order
-    Mend = Value.define(:name, :label, :safe, :steps) do
+    #   why    of one that is not safe: what it may change
+    Mend = Value.define(:name, :label, :safe, :steps, :why) do
+      # Does it put paragraphs in a style?
+      def put?
+        steps.first.first == :put_in_style
+      end
+
+      # The same as one that asks first.
+      def asking(why)
+        with(safe: false, why:)
+      end
+
       # The edits of the findings of one cause.
       #   Mend.new(name: "describe", label: "…", safe: true, steps: [[:describe, {title: "T"}]]).edit(findings, guide)
       def edit(findings, guide)
@@ -19,15 +30,22 @@ module Norvel
     # What a step makes of the findings, the guide and its arguments.
     Mend::STEPS = {
       put_in_style: ->(list, guide, style, role) {
-        Edits::ApplyRoleStyle.new(Mend.ids(list), style, guide.values(role))
+        Edits::PutInStyle.new(Mend.ids(list), style, asked: guide.requirements(role))
       },
-      change_style: ->(_, _, style, values) { Edits::ChangeStyle.new(style, values) },
+      change_style: ->(list, _, style, values) { Edits::ChangeStyleFor.new(style, values, Mend.ids(list)) },
       change_level: ->(_, _, definition, level, values) { Edits::ChangeListLevel.new(definition, level, values) },
       clear: ->(list, _, options) { Edits::ClearDirect.new(Mend.ids(list), **options) },
+      let_style_say: ->(list, _, ruled) { Edits::LetStyleSay.new(Mend.ids(list), ruled:) },
+      make_equal: ->(list, _, name, value) { Edits::MakeEqual.new(Mend.ids(list), name, value) },
+      say_language: ->(list, _, tag) { Edits::SayLanguage.new(Mend.ids(list), tag) },
       set_page: ->(list, _, values) { Edits::SetPage.new(list.map(&:section), values) },
       describe: ->(_, _, values) { Edits::Describe.new(values) },
-      remove_blank_paragraphs: ->(list, _) { Edits::RemoveBlankParagraphs.new(Mend.ids(list)) },
-      indent_without_tabs: ->(list, _) { Edits::IndentWithoutTabs.new(Mend.ids(list)) },
+      space_for_blanks: ->(list, guide) { Edits::SpaceForBlanks.new(Mend.ids(list), asked: guide.asked) },
+      remove_blanks: ->(list, _) { Edits::RemoveBlankParagraphs.new(Mend.ids(list)) },
+      indent_without_tabs: ->(list, guide) { Edits::IndentWithoutTabs.new(Mend.ids(list), asked: guide.asked) },
+      indent_without_spaces: ->(list, guide) {
+        Edits::IndentWithoutTabs.new(Mend.ids(list), pattern: Survey::ByHand::LEADING_SPACE, asked: guide.asked)
+      },
       single_spaces: ->(list, _) { Edits::SingleSpaces.new(Mend.ids(list)) },
       join_lines: ->(list, _) { Edits::JoinLines.new(Mend.ids(list)) }
     }.freeze

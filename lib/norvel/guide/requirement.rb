@@ -39,6 +39,11 @@ module Norvel
         (magnitude(found) < magnitude(@least)) ? @least : @most
       end
 
+      # The value that meets it and is nearest to what is there: the very one where that is as asked.
+      def nearest(found)
+        (!found.nil? && meets?(found)) ? found : target(found)
+      end
+
       # As the person reads it, in their unit.
       def spoken(unit = "pt")
         (@spoken ||= {})[unit] ||= say(unit)

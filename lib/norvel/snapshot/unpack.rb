@@ -51,6 +51,7 @@ module Norvel
             paragraph_defaults: @sets[data[:paragraph]], run_defaults: @sets[data[:run]])
         when :stories then stories(data)
         when :numbering then numbering(data)
+        when :decisions then data.to_h { |id, said| [id.to_s.to_i, said] }.freeze
         else value(data).freeze
         end
       end

@@ -64,6 +64,15 @@ module Norvel
         @styles.each_value.find { |s| s.name.downcase == wanted && (type.nil? || s.type == type) }
       end
 
+      # What a file's base style is called, by its writer.
+      BASES = /\A(?:normal|standard|default(?: paragraph style| style)?)\z/i
+
+      # The paragraph style that a name from elsewhere means: the one of that name; for the name of a base style the
+      # default one, however this file calls it; nil when there is none.
+      def called(name)
+        named(name, "paragraph") || (default if BASES.match?(name))
+      end
+
       # The style of the other kind that is one with this one: text and words in it change together (17.7.4.6). Each
       # must name the other.
       def twin(style)

@@ -19,12 +19,13 @@ module Norvel
         @marked = marked.to_h { |paragraph, level| [kind(paragraph), level] }
         @kinds = headings.to_h { |paragraph| [paragraph.id, kind(paragraph)] }
         merge_near_sizes
+        settle_strays
         @levels = rank
       end
 
       # 1–6
       def level(paragraph)
-        stated(paragraph) || numbered_deeper(paragraph) || @levels.fetch(@kinds[paragraph.id])
+        stated(paragraph) || numbered_deeper(paragraph) || beside_numbered(paragraph) || @levels.fetch(@kinds[paragraph.id])
       end
 
       private
@@ -32,8 +33,14 @@ module Norvel
       # Where headings of one look are numbered at several depths, the number says the level and the look does not.
       def numbered_deeper(paragraph)
         traits = Traits.of(paragraph)
-        return unless traits.kind == :decimal && traits.depth >= 2
+        return unless traits.kind == :decimal && (traits.depth >= 2 || depths[@kinds[paragraph.id]].min == 1)
         traits.depth.clamp(1, 6) if depths[@kinds[paragraph.id]].size > 1
+      end
+
+      # Without a number it stands beside the highest of them.
+      def beside_numbered(paragraph)
+        found = depths[@kinds[paragraph.id]]
+        found.min if found.size > 1 && Traits.of(paragraph).form.nil?
       end
 
       # The depths at which headings of each look are numbered: {kind => [1, 2]}.
@@ -67,6 +74,17 @@ module Norvel
           } || size]
         end
         @kinds.transform_values! { |kind| kind.dup.tap { |merged| merged.size = nearest[kind.size] } }
+      end
+
+      # One that counts as many others do, and looks otherwise by mistake, is of their kind.
+      def settle_strays
+        all = @kinds.values.tally
+        @headings.group_by { |heading| Traits.of(heading).form }.each do |form, list|
+          next if form.nil? || list.size < 3
+          usual, count = list.map { |heading| @kinds[heading.id] }.tally.max_by(&:last)
+          next if count * 3 < list.size * 2
+          list.each { |heading| @kinds[heading.id] = usual if all[@kinds[heading.id]] * 3 <= count }
+        end
       end
 
       def rank

@@ -10,9 +10,11 @@ module Norvel
 
       attr_reader :score, :because
 
-      # +following+: the next paragraph with words, or nil; +fresh+: a page begins here.
-      def initialize(paragraph, look, letters, body, following:, after_gap:, fresh:)
+      # +following+: the next paragraph with words, or nil; +fresh+: a page begins here; +counted+: it counts in a form
+      # that headings have; +boxed+: it is all that a table of one cell holds.
+      def initialize(paragraph, look, letters, body, following:, after_gap:, fresh:, counted: false, boxed: false)
         @traits = Traits.of(paragraph)
+        @counted, @boxed = counted, boxed
         @look, @letters, @body = look, letters, body
         @score = 0.0
         @because = []
@@ -57,6 +59,15 @@ module Norvel
         count(0.7, "kept with what follows") if @look[:keep_with_next]
         count(0.5) if @look[:space_before] >= @body.space_before + 6
         count(3, "an outline level", distinct: true) if @look[:outline_level].positive?
+        framed
+      end
+
+      # A ground or rules across the measure, a frame of its own.
+      def framed
+        shade = @body.look ? @body.look[:shading] : "auto"
+        count(2, "on a ground of its own", distinct: true) if @look[:shading] != "auto" && @look[:shading] != shade
+        count(2, "between rules", distinct: true) if (@look[:borders] || {}) != ((@body.look && @body.look[:borders]) || {})
+        count(2, "in a frame of its own", distinct: true) if @boxed
       end
 
       def numbering
@@ -66,6 +77,8 @@ module Norvel
           "numbered")
         when :roman then count(1, "numbered")
         end
+        count(2.5, "counts as other headings do", distinct: true) if @counted && @traits.kind != :decimal
+        count(1.5, "counts as other headings do") if @counted && @traits.kind == :decimal && @traits.depth == 1
         count(2.5, "a usual heading", distinct: true) if @traits.heading_word?
       end
 

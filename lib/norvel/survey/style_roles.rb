@@ -17,6 +17,16 @@ module Norvel
         found || (document.look(paragraph)[:list] ? "list_item" : "body")
       end
 
+      # The role where the style tells it, its name or its outline level; nil where it may hold anything.
+      def telling(document, paragraph)
+        return "blank" if paragraph.blank?
+        found = document.cascade.memo(:role, paragraph.style_id) do
+          of_style(document.sheet, document.style_of(paragraph))
+        end
+        found ||= heading_by_level(document.look(paragraph)[:outline_level])
+        found unless found == "body"
+      end
+
       # The role a style's name gives, its own before that of its bases; nil when none does.
       def of_style(sheet, style)
         return unless style

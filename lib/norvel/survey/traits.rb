@@ -6,13 +6,22 @@ module Norvel
     class Traits
       DECIMAL = /\A(\d{1,2}(?:\.\d{1,2}){0,5})[.)]?[\s\u00A0]+(?=[[:alpha:]“"‘«¿])/
       ROMAN = /\A[IVXLC]{1,6}[.)]\s+(?=[[:alpha:]])/
-      LETTER = /\A(?:\(?[a-zA-Z0-9]{1,2}\)|[a-zA-Z]\.)[\s\u00A0]+/
-      BULLET = /\A[•‣◦▪▫●○■□–—*·➢✓-][\s\u00A0]+/
+      LETTER = /\A(?:\(?[a-zA-Z0-9]{1,2}\)|\((?:[ivx]{1,4}|\d{1,2})\)|[a-zA-Z]\.|\d{1,2}\.?[ºª°])[\s\u00A0]+/
+      BULLET = /\A(?:[•‣◦▪▫●○■□☐☑☒✓✗✔➢➤►▸·–—*º⁃-][\s\u00A0]+|o\t)/
+      # "TOP 4", "Item 4:", "§ 3", "Question 3", "Article II": a word or sign that counts.
+      COUNTED = /\A(?:(?<word>§)[\s\u00A0]*|(?<word>[[:upper:]][[:alpha:]]{2,11}\.?)[\s\u00A0]+)
+        (?<number>\d{1,3}|[IVXL]{1,6}(?![[:alpha:]])|(?i:#{Words.any("numbers")})(?![[:alpha:]]))
+        (?<rest>[.:)–—-]?(?:[\s\u00A0]|\z).*)/mx
       PAGED = /(?:\t|\.{3,}|(?:\s\.){3,}|…)\s*(?:\d{1,4}|[ivxlc]{1,7})\s*\z/
-      YEAR = /[(,.\s](?:1[5-9]|20)\d\d[a-z]?(?=[).,:;\s]|\z)/
-      AUTHOR = /\A(?:\[\d+\]\s*)?[[:upper:]][[:alpha:]'’-]+,\s+(?:[[:upper:]]\.|[[:upper:]][[:alpha:]]+)/
+      YEAR = /(?:\A|[(,.:;\s\[])(?:1[5-9]|20)\d\d[a-z]?(?=[).,:;\]\s]|\z)/
+      AUTHOR = /\A(?:\[\d+\]\s*)?(?:[[:upper:]][[:alpha:]'’-]+(?:[\s\u00A0][[:upper:]][[:alpha:]'’-]+)?,\s+
+        (?:[[:upper:]]\.|[[:upper:]][[:alpha:]]+)|(?:[[:upper:]]\.[\s\u00A0-]?){1,3}[[:upper:]][[:alpha:]'’-]+,)/x
       SENTENCE_END = /[.!?…]["”’»)]*\z/
       INNER_END = /[a-zà-ÿ)”’»]{2,}[.!?]["”’»)]*\s+[“"‘«¿¡]?[[:upper:]]/
+      LABEL = /\A[[:upper:]][[:alnum:]]*(?:[\s\u00A0]+[[:alnum:]]+){0,2}\s?:(?:[\s\u00A0]|\z)/
+      FIELD = /_{4,}|\.{8,}|…{3,}|[☐□]|\[\s\]/
+      QUOTED = /\A[“„"«‹‘].{30,}[”“"»›’][.,;]?(?:\s*\([^)]{2,60}\)\.?)?(?:\s*[\d*†]+)?\z/m
+      MATHS = /[=≈≠≤≥±×÷∑∫√∂∆^]|(?<=\s)[<>+](?=\s)/
 
       attr_reader :text, :words, :depth, :kind
 
@@ -24,6 +33,7 @@ module Norvel
         @text = paragraph.text.strip
         @words = paragraph.word_count
         @holds_object = paragraph.raw_text.include?(Document::Run::OBJECT)
+        @equation = paragraph.anchors.any? { |anchor| anchor.object.is_a?(Document::Equation) }
         @kind, @depth = numbering
       end
 
@@ -41,6 +51,16 @@ module Norvel
       def several_sentences?
         return @several if defined?(@several)
         @several = INNER_END.match?(@text)
+      end
+
+      # A sentence or more of running text.
+      def prose?
+        words >= 15 && (sentence? || several_sentences?)
+      end
+
+      # A few words that are no sentence.
+      def short?
+        words.between?(1, 12) && !text.match?(/[.;…]["”’»)]*\z/)
       end
 
       def capitals?
@@ -75,6 +95,10 @@ module Norvel
         @words <= 4 && bare.match?(Words::REFERENCES)
       end
 
+      def contents_word?
+        @words <= 4 && bare.match?(Words::CONTENTS)
+      end
+
       # :figure, :table or nil
       def caption
         return @caption if defined?(@caption)
@@ -92,13 +116,59 @@ module Norvel
         @paged = @words <= 30 && PAGED.match?(@text)
       end
 
+      # How the text counts, so that lines which count alike can be found: "decimal 2", "roman", "letter A", "top";
+      # nil where it does not.
+      def form
+        return @form if defined?(@form)
+        @form = count_form
+      end
+
+      # An author, a year, and signs of an entry between.
       def reference?
-        @words.between?(4, 90) && ((AUTHOR.match?(@text) && YEAR.match?(@text)) || @text.match?(/\A\[\d+\]\s/))
+        return @reference if defined?(@reference)
+        @reference = @words.between?(4, 90) && ((AUTHOR.match?(@text) && YEAR.match?(@text)) ||
+          (@text.match?(/\A\[\d+\]\s/) && (YEAR.match?(@text) || @text.match?(/https?:/))))
+      end
+
+      # "Date:", "To: All staff": a label of few words.
+      def label?
+        @words <= 14 && !caption && LABEL.match?(@text)
+      end
+
+      # A line to fill in.
+      def field?
+        FIELD.match?(@text) && @words <= 25
+      end
+
+      # Nothing but signs: "* * *".
+      def signs?
+        !@holds_object && !@text.match?(/[[:alnum:]]/)
+      end
+
+      def equation?
+        return true if @equation && @words <= 6
+        @words <= 14 && MATHS.match?(@text) && @text.scan(/[[:alpha:]]{4,}/).size <= 3 && !label?
+      end
+
+      def quoted?
+        QUOTED.match?(@text)
+      end
+
+      def date?
+        @words <= 8 && Words::DATE.match?(@text)
+      end
+
+      def greeting?
+        @words <= 10 && Words::GREETING.match?(@text)
+      end
+
+      def closing?
+        @words <= 8 && Words::CLOSING.match?(@text)
       end
 
       # The text without a number before it.
       def bare
-        @bare ||= @text.sub(DECIMAL, "").sub(ROMAN, "")
+        @bare ||= @text.sub(DECIMAL, "").sub(ROMAN, "").sub(/\A[A-Z][.)]\s+/, "")
       end
 
       private
@@ -120,7 +190,7 @@ module Norvel
         score -= 3 if several_sentences?
         score -= 2 if begins_small?
         score -= 6 if caption
-        score -= 3 if bullet? || kind == :letter
+        score -= 3 if bullet? || (kind == :letter && !form)
         score -= 4 if paged?
         [score, because]
       end
@@ -135,6 +205,15 @@ module Norvel
         end
         return [:roman, 1] if ROMAN.match?(@text)
         LETTER.match?(@text) ? [:letter, nil] : [nil, nil]
+      end
+
+      def count_form
+        return if @words > 20
+        return "decimal #{@depth}" if @kind == :decimal
+        return "roman" if @kind == :roman
+        return "letter A" if @text.match?(/\A[A-Z][.)][\s\u00A0]+/)
+        return if caption || @kind == :letter || !(match = COUNTED.match(@text))
+        match[:word].downcase.delete_suffix(".") unless date? || match[:rest].match?(/\A\s+[[:lower:]]/)
       end
     end
   end

@@ -6,7 +6,7 @@ module Norvel
     # language, list membership, page breaks, hidden text; emphasis inside a paragraph when asked (docs/file-formats.md
     # says what is which).
     class ClearDirect < Edit
-      EMPHASIS = %i[bold italic underline].freeze
+      EMPHASIS = Fitting::EMPHASIS
 
       # ids: paragraphs, or :all; properties: names of the property table, or nil for all; keep: names that stay;
       # keep_emphasis: the kinds of emphasis (true for all) by which words that stand out in their paragraph go on doing
@@ -59,16 +59,15 @@ module Norvel
         end
       end
 
-      # Emphasis is what differs from most of the paragraph; a whole paragraph set bold is its look. Toggles make it
-      # necessary to compare what is seen, not what is set.
+      # Words that are set apart in their paragraph stay so, also where they are most of it; a whole paragraph set bold
+      # is its look. Toggles make it necessary to compare what is seen, not what is set.
       def emphasised(was, now, document)
-        usual = @emphasis.to_h { |name| [name, majority(was, document, name)] }
+        mixed = Fitting.new(document, document).mixed(was) & @emphasis
         runs = was.runs.zip(now.runs).map do |old, new|
-          kept = @emphasis.each_with_object({}) do |name, values|
+          kept = mixed.each_with_object({}) do |name, values|
             next if @slots && !@slots.include?(name)
             seen = document.run_look(old, was)[name]
-            next if same?(name, seen, usual[name]) || same?(name, seen, document.run_look(new, now)[name])
-            values.merge!(Setting.slots(name, seen))
+            values.merge!(Setting.slots(name, seen)) unless same?(name, seen, document.run_look(new, now)[name])
           end
           kept.empty? ? new : new.with(direct: new.direct.merge(kept))
         end
@@ -77,13 +76,6 @@ module Norvel
 
       def same?(name, one, other)
         Styles::Properties[name].same?(one, other)
-      end
-
-      def majority(paragraph, document, name)
-        weights = paragraph.runs.each_with_object(Hash.new(0)) do |run, sum|
-          sum[document.run_look(run, paragraph)[name]] += run.words.size
-        end
-        weights.max_by(&:last)&.first
       end
     end
   end

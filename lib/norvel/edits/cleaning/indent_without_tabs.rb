@@ -2,21 +2,30 @@
 
 module Norvel
   module Edits
-    # Takes the tabs away that begin paragraphs and lets a first-line indent do their work, where the style has none
-    # yet.
+    # Takes the tabs or spaces away that begin paragraphs and lets a first-line indent do their work: that of the style
+    # where it has one or where nearly all its paragraphs began so, else one of the paragraph.
     class IndentWithoutTabs < Edit
-      STOP = 36.0 # the standard distance of tab stops, ISO/IEC 29500-1 17.15.1.25
+      AGREED = SpaceForBlanks::AGREED
+      SPACE = 0.25 # of the size: how wide a space is in the usual text faces
+      LEAST = 9.0 # points; less was no indent but a slip
 
-      def initialize(ids)
+      # ids: paragraphs; pattern: what begins them; asked: {role => {property => Guide::Requirement}}
+      def initialize(ids, pattern: Survey::ByHand::LEADING_TAB, asked: {})
         @ids = ids
+        @pattern = pattern
+        @asked = asked
       end
 
       def change(document)
-        document.replace(chosen(document, @ids).filter_map { |paragraph| untabbed(paragraph, document) })
+        begun = chosen(document, @ids).select { |paragraph| @pattern.match?(paragraph.seen_text) }
+        indents = begun.to_h { |paragraph| [paragraph.id, indent(paragraph, document)] }
+        after = with_styles(document, begun, indents)
+        after.replace(begun.map { |paragraph| begun_by_style(after, after.paragraph(paragraph.id), indents) })
       end
 
       def title(_document)
-        "Replace tabs by first-line indents in #{count(@ids.size)}"
+        what = (@pattern == Survey::ByHand::LEADING_TAB) ? "tabs" : "spaces"
+        "Make first-line indents of #{what} in #{count(@ids.size)}"
       end
 
       def removes_white_space?
@@ -25,11 +34,45 @@ module Norvel
 
       private
 
-      def untabbed(paragraph, document)
-        lead = paragraph.seen_text[Survey::ByHand::LEADING_TAB] or return
-        now = RewriteText.replace(paragraph, Survey::ByHand::LEADING_TAB)
-        return now if document.look(paragraph)[:first_line].positive? || document.look(paragraph)[:align] == "center"
-        now.with(direct: Setting.put(now.direct, :first_line, STOP * lead.count("\t"), document.look(paragraph)))
+      def begun_by_style(document, paragraph, indents)
+        now = RewriteText.replace(paragraph, @pattern)
+        wanted = indents.fetch(paragraph.id)
+        look = document.look(paragraph)
+        return now if wanted.nil? || look[:first_line] == wanted
+        now.with(direct: Setting.put(now.direct, :first_line, wanted, look))
+      end
+
+      # What the first line is to begin with, nil where it stays as it is.
+      def indent(paragraph, document)
+        look = document.look(paragraph)
+        return if look[:first_line].nonzero? || %w[center right].include?(look[:align])
+        return if @asked.dig(document.settled.role(paragraph), :first_line)
+        width = width(paragraph, document)
+        width unless width < LEAST
+      end
+
+      def width(paragraph, document)
+        lead = paragraph.seen_text[@pattern]
+        tabs = lead.count("\t")
+        return (lead.size * SPACE * document.letter_look(paragraph)[:size]).round.to_f if tabs.zero?
+        left = document.look(paragraph)[:indent_left]
+        first = Styles::Properties[:tabs].type.seen(document.look(paragraph)[:tabs]).map(&:first).select { |at| at > left }.min
+        (tabs == 1 && first) ? first - left : document.settings.default_tab_stop * tabs
+      end
+
+      # Styles nearly all of whose paragraphs begin so get the indent themselves.
+      def with_styles(document, begun, indents)
+        begun.select { |paragraph| indents[paragraph.id] }.group_by { |paragraph| document.style_of(paragraph)&.id }
+          .inject(document) do |now, (id, list)|
+            next now unless agreed?(document, id, list)
+            usual = list.map { |paragraph| indents[paragraph.id] }.tally.max_by(&:last).first
+            ChangeStyleFor.new(id, {first_line: usual}, list.map(&:id)).change(now)
+          end
+      end
+
+      def agreed?(document, id, list)
+        return false if id.nil? || document.sheet[id].equal?(document.sheet.default)
+        list.size >= AGREED * document.paragraphs.count { |one| !one.blank? && document.style_of(one)&.id == id }
       end
     end
   end

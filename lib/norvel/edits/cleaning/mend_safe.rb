@@ -2,20 +2,21 @@
 
 module Norvel
   module Edits
-    # Every safe mend of a guide as one change, taken back as one.
+    # A plan carried out: every safe mend of a guide as one change, taken back as one.
     class MendSafe < Edit
-      def initialize(guide)
+      # choices: as of Guide::Plan: only, without, with
+      def initialize(guide, **choices)
         @guide = guide
+        @choices = choices
       end
 
       def change(document)
-        mending(document).document
+        plan(document).after
       end
 
-      # What each mend did, with how often where several did the same.
+      # What each part did.
       def details(document)
-        mending(document).changes.map(&:title).tally
-          .map { |title, times| (times == 1) ? title : "#{title}, #{times} times" }
+        plan(document).done.flat_map(&:titles).tally.map { |title, times| (times == 1) ? title : "#{title}, #{times} times" }
       end
 
       def title(_document)
@@ -26,13 +27,10 @@ module Norvel
         true
       end
 
-      private
-
-      # Worked out once for a document, since both the change and its details come from it.
-      def mending(document)
-        return @mending if @mended.equal?(document)
-        @mended = document
-        @mending = Guide::Mending.new(@guide, document).run
+      # Worked out once for a document, since the change, its details and the page that shows it come from it.
+      def plan(document)
+        return @plan if @plan&.before.equal?(document)
+        @plan = Guide::Plan.new(@guide, document, **@choices)
       end
     end
   end

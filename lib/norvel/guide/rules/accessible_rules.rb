@@ -10,7 +10,7 @@ module Norvel
         end.freeze
 
         def findings
-          [(title if asked?("accessible.title")), (language if asked?("accessible.language")),
+          [(title if asked?("accessible.title")), *(asked?("accessible.language") ? languages : []),
             *(asked?("accessible.alt_text") ? mute_pictures : [])].compact
         end
 
@@ -23,11 +23,47 @@ module Norvel
             mend: text && describe("Take “#{text}” as the title", title: text))
         end
 
-        def language
-          return if @document.info[:language] || @document.sheet.run_defaults[:language] || default_style_language
-          tag = @guide.data["language"]
+        # That of the document, and of paragraphs in another one (WCAG 2.2, 3.1.2).
+        def languages
+          said = @document.info[:language] || @document.sheet.run_defaults[:language] || default_style_language
+          read = Survey::Language.of_document(@document)
+          [(language(read) unless said), *strangers(said || read)].compact
+        end
+
+        # The guide's language is put on words that read as such; else a person is asked.
+        def language(read)
+          tag = @guide.data["language"] || read
           missing("accessible.language", "The document does not say its language", "a language",
-            mend: tag && describe("Set it to #{tag}", language: tag))
+            mend: tag && language_mend(tag, read))
+        end
+
+        def language_mend(tag, read)
+          return describe("Set it to #{tag}", language: tag) if read == Survey::Language.primary(tag)
+          return describe("Set it to #{tag}", language: tag).asking("too few words to tell the language by") unless read
+          name = Survey::Language.name(read)
+          describe("Set it to #{read}", language: read)
+            .asking("the words read as #{name}; the guide asks for #{@guide.data["language"]}")
+        end
+
+        # Paragraphs that read as another language and don't say so.
+        def strangers(usual)
+          usual = Survey::Language.primary(usual) or return []
+          @document.paragraphs.filter_map do |paragraph|
+            read = Survey::Language.of_paragraph(paragraph)
+            stranger(paragraph, read) if read && read != usual && !says?(paragraph, read)
+          end
+        end
+
+        def says?(paragraph, tag)
+          Survey::Language.primary(@document.letter_look(paragraph)[:language]) == tag
+        end
+
+        def stranger(paragraph, tag)
+          name = Survey::Language.name(tag)
+          mend = Mend.new(name: "say_language", label: "Say that they are in #{name}", safe: false,
+            steps: [[:say_language, tag]], why: "the words read as #{name}: only a person knows")
+          finding("accessible.language", paragraph:, message: "A paragraph reads as #{name} and does not say so",
+            asked: "its language", found: "none", cause: [tag], mend:, cite: @guide.accessible["cite"])
         end
 
         # What an image shows only a person can say.

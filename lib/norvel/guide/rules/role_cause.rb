@@ -9,16 +9,17 @@ module Norvel
       class RoleCause
         BY_HAND = %i[direct character].freeze
 
-        # wanted: the name of the style that the guide names for the role, or nil; run: for properties of letters
-        def initialize(document, wanted, requirement, paragraph, run, found, role)
-          @document = document
-          @wanted = wanted
+        # run: for properties of letters; found: the value seen
+        def initialize(check, requirement, paragraph, run, found, role)
+          @check = check
+          @document = check.document
           @requirement = requirement
           @paragraph = paragraph
           @found = found
           @role = role
-          @style = document.style_of(paragraph)
-          @set = document.cascade.decided(name, paragraph, run)
+          @style = @document.style_of(paragraph)
+          @set = @document.cascade.decided(name, paragraph, run)
+          @wanted = check.guide.role(role)["style"] || (Roles[role].style if shared?)
         end
 
         # What findings of one cause share.
@@ -28,13 +29,14 @@ module Norvel
 
         # A Mend, or nil where none can be computed.
         def mend
-          return if @style.nil? || @set.kind == :table
-          parts = [in_style, (cleared if by_hand?)].compact
+          return if @style.nil?
+          parts = [in_style, (by_itself if by_hand?)].compact
           return (list_level if @set.kind == :list) if parts.empty?
           label = parts.map(&:first).join(", and ").then { |text| text[0].upcase + text[1..] }
           alone = parts.size == 1 && by_hand?
-          name = alone ? "clear_direct" : "change_style"
-          Mend.new(name:, label:, safe: @set.kind != :character, steps: parts.map(&:last))
+          mend = Mend.new(name: alone ? "clear_direct" : "change_style", label:, safe: true, steps: parts.map(&:last))
+          return mend.asking("a character style says it, which words elsewhere may wear") if @set.kind == :character
+          apart? ? mend.asking("part of the paragraph is set apart by it") : mend
         end
 
         private
@@ -51,19 +53,47 @@ module Norvel
           BY_HAND.include?(@set.kind)
         end
 
+        # Do only some words of the paragraph have it, so that it carries meaning?
+        def apart?
+          by_hand? && Edits::Fitting::EMPHASIS.include?(name) &&
+            @paragraph.ways.values.map { |run, _| @document.run_look(run, @paragraph)[name] }.uniq.size > 1
+        end
+
+        # Do paragraphs that are something else depend on the style?
+        def shared?
+          return false unless @style
+          (@check.wearers[@style.id] - [@role]).any?
+        end
+
         # [label, step]: into the role's style, or the style changed; nil when the style is right.
         def in_style
-          if @wanted && !@style.name.casecmp?(@wanted)
+          called = @wanted && @document.sheet.called(@wanted)
+          if @wanted && !@style.equal?(called)
+            return unless @check.guide.role(@role)["style"] || !style_right?
             return ["Put them in #{@wanted}", [:put_in_style, @wanted, @role]]
           end
-          return if @requirement.meets?(@document.cascade.of_style(@style, property.on)[name])
-          target = @requirement.target(@found)
+          return if style_right?
+          target = @requirement.nearest(style_value)
           where = by_hand? ? @style.name : "the style #{@style.name}"
           ["#{property.label} #{property.spoken(target)} in #{where}", [:change_style, @style.id, {name => target}]]
         end
 
-        def cleared
-          ["clear it where it was set by hand", [:clear, {properties: [name]}]]
+        def style_value
+          @document.cascade.of_style(@style, property.on)[name]
+        end
+
+        # Would the paragraph be as asked without what it sets itself?
+        def style_right?
+          @set.kind != :table && @requirement.meets?(style_value)
+        end
+
+        # [label, step]: cleared where the style then says what comes nearest, else set to that.
+        def by_itself
+          target = @requirement.nearest(@found)
+          if @check.guide.role(@role)["style"] || property.same?(style_value, target)
+            return ["clear it where it was set by hand", [:let_style_say, [name]]]
+          end
+          ["make it #{property.spoken(target)} where it was set by hand", [:make_equal, name, target]]
         end
 
         # The style is right and the list it was put in says otherwise: the list's level can change, and all its items
@@ -75,7 +105,8 @@ module Norvel
           target = @requirement.target(@found)
           label = "#{property.label} #{property.spoken(target)} in level #{level + 1} of its list"
           step = [:change_level, list.definition_id, level, {name => target}]
-          Mend.new(name: "change_list_level", label:, safe: false, steps: [step])
+          Mend.new(name: "change_list_level", label:, safe: false, steps: [step],
+            why: "the level's other items would change with it")
         end
       end
     end

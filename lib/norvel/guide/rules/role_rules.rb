@@ -13,7 +13,6 @@ module Norvel
           Rule.new(name: "role.*", goes_by: :look, stage: :values)
         ].freeze
 
-        SURE = 0.75 # a suggestion of less confidence asks first
         EVERYWHERE = %i[font size].freeze
 
         def self.asked(guide, roles)
@@ -36,7 +35,7 @@ module Norvel
           role = @check.role(paragraph)
           asked = @guide.role(role)
           return [] if asked.empty? || too_short?(asked, paragraph)
-          return [unmarked(paragraph, role, asked)].compact if @check.suggested?(paragraph)
+          return [unmarked(paragraph, role, asked)].compact if @check.suggested?(paragraph) && asked["style"]
           [style(paragraph, role, asked), *properties(paragraph, role)].compact
         end
 
@@ -48,37 +47,49 @@ module Norvel
 
         def style(paragraph, role, asked)
           wanted = asked["style"] or return
+          return if in_style?(paragraph, wanted)
           name = @document.style_name(paragraph)
-          return if name.casecmp?(wanted)
+          sure = @check.sure?(paragraph)
           message = "#{speak(role)} is in #{name}, not in #{wanted}"
-          finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name],
-            mend: put_in_style(wanted, role, true), cite: asked["cite"])
+          finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name, sure],
+            mend: put_in_style(wanted, role, sure), cite: asked["cite"])
         end
 
         # A paragraph that plays a role by its look alone. It is judged by the role's rules once it is in the role's
         # style.
         def unmarked(paragraph, role, asked)
-          wanted = asked["style"] or return
-          suggestion = @check.suggestions[paragraph.id]
-          sure = suggestion.confidence >= SURE
+          wanted = asked["style"]
+          return if in_style?(paragraph, wanted)
+          sure = @check.sure?(paragraph)
           name = @document.style_name(paragraph)
-          message = "Looks like #{speak(role, lower: true)}, and is in #{name}"
-          finding(suggestion.heading? ? "headings.unmarked" : "role.#{role}.style", paragraph:, message:,
-            asked: wanted, found: suggestion.because.first(3).join(", "), cause: [role, sure, name],
+          decided = @document.decisions.key?(paragraph.id)
+          message = "#{decided ? "Is" : "Looks like"} #{speak(role, lower: true)}, and is in #{name}"
+          finding(role.start_with?("heading_") ? "headings.unmarked" : "role.#{role}.style", paragraph:, message:,
+            asked: wanted, found: @document.settled.because(paragraph).first(3).join(", "), cause: [role, sure, name],
             mend: put_in_style(wanted, role, sure), cite: asked["cite"])
         end
 
         def put_in_style(wanted, role, safe)
           @put_in_style ||= {}
           @put_in_style[[wanted, role, safe]] ||= Mend.new(name: "apply_role_style", label: "Put them in #{wanted}",
-            safe:, steps: [[:put_in_style, wanted, role]])
+            safe:, steps: [[:put_in_style, wanted, role]], why: (UNSURE unless safe))
+        end
+
+        UNSURE = "what it is can't be told with enough confidence"
+
+        # Is the paragraph in the style of this name?
+        def in_style?(paragraph, wanted)
+          @wanted_styles ||= Hash.new { |known, name| known[name] = [@document.sheet.called(name)] }
+          style = @wanted_styles[wanted].first
+          !style.nil? && style.equal?(@document.style_of(paragraph))
         end
 
         # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.
         def properties(paragraph, role)
           key = [role, paragraph.makeup, @document.letter_look(paragraph)]
           verdicts = @judged[key] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
-          verdicts.map { |verdict| verdict.at(paragraph) }
+          sure = verdicts.empty? || @check.sure?(paragraph) || in_style?(paragraph, @guide.role(role)["style"].to_s)
+          verdicts.map { |verdict| (sure ? verdict : unsure(verdict)).at(paragraph) }
         end
 
         def on_paragraph(paragraph, role)
@@ -114,6 +125,14 @@ module Norvel
             verdict(name, requirements(role, :run)[name], paragraph, run, seen[name], role)
         end
 
+        # The same where what the paragraph is can't be told for sure.
+        def unsure(verdict)
+          verdict.dup.tap do |finding|
+            finding.mend = finding.mend&.asking(UNSURE)
+            finding.cause = [*finding.cause, :unsure]
+          end
+        end
+
         # Names of the properties in which a look of letters is not as asked.
         def faults(role, look)
           known = @faults[role] ||= {}.compare_by_identity
@@ -128,7 +147,7 @@ module Norvel
         # A finding for every paragraph that is set alike, at none of them yet.
         def verdict(name, requirement, paragraph, run, found, role)
           property = requirement.property
-          cause = RoleCause.new(@document, @guide.role(role)["style"], requirement, paragraph, run, found, role)
+          cause = RoleCause.new(@check, requirement, paragraph, run, found, role)
           finding("role.#{role}.#{name}", message: message(property, found, speak(role, lower: true), requirement),
             asked: requirement.spoken, found: property.spoken(found), cause: cause.key, mend: cause.mend,
             cite: @guide.role(role)["cite"])

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Takes blank paragraphs out and puts the space they made back: as the space of a style where nearly all its
+    # paragraphs have it, else of the paragraph. What stands by purpose stays.
+    class SpaceForBlanks < Edit
+      AGREED = 0.9 # of a style's paragraphs
+
+      # ids: blank paragraphs; asked: {role => {property => Guide::Requirement}}
+      def initialize(ids, asked: {})
+        @ids = ids
+        @asked = asked
+      end
+
+      def change(document)
+        gaps = gaps(document)
+        going = gaps.flat_map { |gap| gap.blanks.map(&:id) }
+        after = gaps.select(&:holder).group_by { |gap| [document.style_of(gap.holder)&.id, gap.side] }
+          .inject(document) { |now, ((style, side), list)| with_space(document, now, style, side, list) }
+        after.without(going)
+      end
+
+      def title(document)
+        "Make space of #{count(gaps(document).sum { |gap| gap.blanks.size }, "blank paragraph")}"
+      end
+
+      def removes_white_space?
+        true
+      end
+
+      # Gaps that would be set at single paragraphs, as their style is not agreed on them.
+      def by_hand(document)
+        gaps(document).select(&:holder).group_by { |gap| [document.style_of(gap.holder)&.id, gap.side] }
+          .reject { |(style, _), list| agreed?(document, style, list) }.values.flatten
+      end
+
+      private
+
+      def gaps(document)
+        wanted = @ids.to_h { |id| [id, true] }
+        Survey::Gaps.new(document, asked: @asked).all
+          .select { |gap| gap.stays.nil? && gap.blanks.all? { |blank| wanted[blank.id] } }
+      end
+
+      def agreed?(document, style, list)
+        return false if style.nil? || document.sheet[style] == document.sheet.default
+        list.size >= AGREED * document.paragraphs.count { |one| !one.blank? && document.style_of(one)&.id == style }
+      end
+
+      def with_space(document, now, style, side, list)
+        odd = list
+        if agreed?(document, style, list)
+          usual = list.map(&:space).tally.max_by(&:last).first
+          odd = list.reject { |gap| gap.space == usual }
+          ids = (list - odd).map { |gap| gap.holder.id }
+          now = ChangeStyleFor.new(style, {side => usual}, ids).change(now)
+        end
+        now.replace(odd.map { |gap| spaced(now, now.paragraph(gap.holder.id), side, gap.space) })
+      end
+
+      def spaced(document, paragraph, side, space)
+        bare = document.look(paragraph.with(direct: paragraph.direct.without(*Styles::Properties.slots_of(side))))
+        paragraph.with(direct: Setting.put(paragraph.direct, side, space, bare))
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Keeps what a person says that paragraphs are, or are not: it wins over every suggestion.
+    class Decide < Edit
+      SAID = (Roles::ALL.keys - %w[blank] + [Document::NO_HEADING]).freeze
+
+      # said: a role's name, Document::NO_HEADING, or nil to leave it to suggestions again
+      def initialize(ids, said)
+        @ids = ids
+        @said = said
+      end
+
+      def change(document)
+        raise Refused, "There is no such role." unless @said.nil? || SAID.include?(@said)
+        chosen(document, @ids)
+        kept = document.decisions.except(*@ids)
+        document.with(decisions: (@said ? kept.merge(@ids.to_h { |id| [id, @said] }) : kept).freeze)
+      end
+
+      def title(_document)
+        return "Leave #{count(@ids.size)} to suggestions again" unless @said
+        return "Say that #{count(@ids.size)} #{(@ids.size == 1) ? "is" : "are"} no heading" if @said == Document::NO_HEADING
+        "Say what #{count(@ids.size)} #{(@ids.size == 1) ? "is" : "are"}: #{Roles.words(@said)}"
+      end
+    end
+  end
+end

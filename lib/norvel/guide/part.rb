@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # One part of a plan: all mends of one kind with one aim.
+    #   key       names it as long as it is the same: "put_in_style Body Text"
+    #   mend      the first of its mends; rules: the rules whose findings it mends; findings: those
+    #   was, now  the documents around it; edits: what led from one to the other
+    #   off       is it left out of the plan?
+    Part = Value.define(:key, :mend, :rules, :findings, :was, :now, :edits, :off) do
+      # The name of the part that a mend belongs to.
+      def self.key(mend)
+        step = mend.steps.first
+        aim = step.drop(1).find { |argument| argument.is_a?(String) }
+        aim = step[1].keys.join(", ") if step[1].is_a?(Hash) && step.first != :clear
+        [step.first, aim].compact.join(" ")
+      end
+
+      def kind
+        mend.steps.first.first.to_s
+      end
+
+      def count
+        findings.filter_map(&:paragraph).uniq.size.nonzero? || findings.size
+      end
+
+      # What its edits say they do.
+      def titles
+        document = was
+        edits.map { |edit| edit.title(document).tap { document = edit.change(document) } }
+      end
+
+      # The style that paragraphs go in, or that changes; nil for other kinds.
+      def style
+        case kind
+        when "put_in_style" then mend.steps.first[1]
+        when "change_style" then was.sheet[mend.steps.first[1]]&.name
+        end
+      end
+
+      # Does that style take the look its paragraphs have?
+      def takes_look?
+        kind == "put_in_style" && edits.first.takes_look?(was)
+      end
+
+      # In what the style differs from them, kept by hand: [[Property, theirs, the style's], …].
+      def differences
+        (kind == "put_in_style") ? edits.first.differences(was) : []
+      end
+
+      # The first place that looks otherwise, else the first: [Paragraph before, Paragraph after]; nil of a document's
+      # own parts.
+      def example
+        return @example if defined?(@example)
+        places = findings.filter_map(&:paragraph).uniq
+        pairs = places.lazy.filter_map { |id| [was.paragraph(id), (now.paragraph(id) if now.include?(id))] if was.include?(id) }
+        pairs.first(40).max_by { |one, other| telling(one, other) }
+      end
+
+      # How many words keep an emphasis of their own, by kind: {italic: 312, …}.
+      def kept
+        findings.filter_map(&:paragraph).uniq.each_with_object(Hash.new(0)) do |id, sums|
+          next unless now.include?(id)
+          paragraph = now.paragraph(id)
+          Edits::Fitting.new(now, now).mixed(paragraph).each { |name| sums[name] += apart(paragraph, name) }
+        end
+      end
+
+      private
+
+      def telling(one, other)
+        return 1 if other.nil?
+        [one.word_count, 25].min + ((was.look(one) == now.look(other)) ? 0 : 30)
+      end
+
+      def apart(paragraph, name)
+        words = paragraph.runs.group_by { |run| now.run_look(run, paragraph)[name] }
+          .transform_values { |runs| runs.sum { |run| run.words.scan(/[[:alnum:]]+/).size } }
+        words.values.sort.first(words.size - 1).sum
+      end
+    end
+  end
+end

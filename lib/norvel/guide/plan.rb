@@ -1,0 +1,196 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # Every safe mend of a document as one bulk change, worked out before it is made: the roles are settled once, each
+    # paragraph goes where its role says, then values are put right, then spacing and what is set by hand. What it shows
+    # is what it does. Parts of it can be left out, and ones that it leaves out by itself taken in.
+    class Plan
+      # Stages in order. What is judged by one check is mended together.
+      STAGES = [%i[roles], %i[values], %i[text by_hand page document]].freeze
+      PASSES = 12
+      NEVER = "no mend can be computed: it needs a person's eye"
+
+      attr_reader :guide, :before, :after
+
+      # only: rule names (a trailing * matches the rest), nil for all; without: keys of parts that are left out; with:
+      # keys of parts that ask first and are taken in; check: one of the document, where there is one
+      def initialize(guide, document, only: nil, without: [], with: [], check: nil)
+        @guide = guide
+        @before = document
+        @only = only
+        @without = without
+        @with = with
+        @check = check
+        @settled = document.settled
+        @done = {}
+        @put = {}
+        @parts = {}
+        work
+      end
+
+      # What it does, part by part: those left out or offered among them, switched off.
+      def parts
+        @parts.values
+      end
+
+      def done
+        parts.reject(&:off)
+      end
+
+      def nothing?
+        done.empty?
+      end
+
+      # [{rule:, count:}, …]: findings of the check before that are gone.
+      def mended
+        was, is = [first_check, last_check].map { |check| wanted(check).map(&:rule).tally }
+        was.filter_map { |rule, count| {rule:, count: count - is.fetch(rule, 0)} if count > is.fetch(rule, 0) }
+      end
+
+      # [{rule:, count:, why:}, …]: all that a check of the result finds.
+      def left
+        wanted(last_check).group_by { |finding| [finding.rule, why(finding)] }
+          .map { |(rule, why), list| {rule:, count: list.size, why:} }
+      end
+
+      # The same as [[why, [findings]], …] by what a person has to look at, worst first.
+      def left_for_the_eye
+        last_check.groups.select { |group| wanted?(group.rule) }
+          .group_by { |group| [group.rule, why(group.first)] }.map { |(_, why), groups| [why, groups] }
+      end
+
+      def first_check
+        @first_check ||= @check || Check.new(guide, before)
+      end
+
+      # Of the result, its roles judged anew as anyone would.
+      attr_reader :last_check
+
+      def words_unchanged?
+        before.seal.same_words?(after.seal)
+      end
+
+      # What white space went.
+      def white_space_removed
+        {blank_paragraphs: blanks(before) - blanks(after), tabs: tabs(before) - tabs(after)}
+      end
+
+      private
+
+      # Settled roles are kept until nothing is left to do by them; then the result is judged as any other document is,
+      # and what that finds is done too, but nothing twice.
+      def work
+        @after = before
+        check = first_check
+        PASSES.times do
+          next check = Check.new(guide, @after, before: check) if stage(check)
+          break if fresh?
+          @fresh = forget_roles
+          check = Check.new(guide, @after, before: check)
+        end
+        @last_check = fresh? ? check : Check.new(guide, forget_roles, before: check)
+      end
+
+      # Is the state that was reached judged by roles of its own?
+      def fresh?
+        @after.equal?(@fresh) || @after.equal?(before)
+      end
+
+      # The result as if it had just been read.
+      def forget_roles
+        @after = @after.with
+        @settled = @after.settled
+        @after
+      end
+
+      # Mends all of the first stage that has something to mend. True when something was changed.
+      def stage(check)
+        STAGES.any? do |names|
+          groups = check.groups.select { |group| names.include?(Rules[group.rule].stage) && mendable?(group) }
+          by_part = groups.group_by { |group| Part.key(group.first.mend) }
+          ordered(by_part, names).map { |key, list| part(key, list) }.any?
+        end
+      end
+
+      # In the order of the stages, blank paragraphs last of the text since they are judged by what stands around them.
+      def ordered(by_part, names)
+        by_part.sort_by do |key, list|
+          [names.index(Rules[list.first.rule].stage), key.start_with?("space_for_blanks") ? 1 : 0]
+        end
+      end
+
+      def mendable?(group)
+        mend = group.first.mend
+        return false unless mend && wanted?(group.rule) && !@done[[group.rule, group.first.cause]]
+        mend.safe || mend.put?
+      end
+
+      # One part: its groups' mends in order. True when it changed something.
+      def part(key, groups)
+        groups.each { |group| @done[[group.rule, group.first.cause]] = true }
+        found = groups.flat_map(&:findings).reject { |finding| groups.first.first.mend.put? && @put[finding.paragraph] }
+        return false if found.empty?
+        return off(key, groups, found) if off?(key, groups)
+        was = @after
+        edits = edits(groups, found)
+        edits.each { |edit| @after = edit.change(@after).with_settled(@settled) }
+        changed = !@after.equal?(was)
+        note(key, groups, found, was, edits) if changed
+        changed
+      end
+
+      def off?(key, groups)
+        @without.include?(key) || (!groups.first.first.mend.safe && !@with.include?(key))
+      end
+
+      # Groups with the very same steps are mended as one.
+      def edits(groups, found)
+        ids = found.to_h { |finding| [finding.paragraph, true] }
+        groups.group_by { |group| group.first.mend.steps }.values.map do |list|
+          findings = list.flat_map(&:findings).select { |finding| finding.paragraph.nil? || ids[finding.paragraph] }
+          findings = findings.uniq(&:paragraph) if findings.all?(&:paragraph)
+          list.first.first.mend.edit(findings, guide)
+        end
+      end
+
+      def note(key, groups, found, was, edits)
+        found.each { |finding| @put[finding.paragraph] = true } if groups.first.first.mend.put?
+        known = @parts[key]
+        @parts[key] = Part.new(key:, mend: groups.first.first.mend, rules: groups.map(&:rule).uniq, findings: found,
+          was: known && !known.off ? known.was : was, now: @after, edits: (known && !known.off ? known.edits : []) + edits,
+          off: false)
+      end
+
+      def off(key, groups, found)
+        @parts[key] ||= Part.new(key:, mend: groups.first.first.mend, rules: groups.map(&:rule).uniq, findings: found,
+          was: @after, now: edits(groups, found).inject(@after) { |now, edit| edit.change(now) },
+          edits: edits(groups, found), off: true)
+        false
+      end
+
+      def wanted?(rule)
+        @only.nil? || @only.any? { |pattern| File.fnmatch(pattern, rule) }
+      end
+
+      def wanted(check)
+        check.findings.select { |finding| wanted?(finding.rule) }
+      end
+
+      def why(finding)
+        return NEVER unless finding.mend
+        return finding.mend.why || "the mend may change meaning, so it asks first" unless finding.mend.safe
+        return "left out of the plan" if @without.include?(Part.key(finding.mend))
+        "the mend was tried and did not help"
+      end
+
+      def blanks(document)
+        document.paragraphs.count(&:blank?)
+      end
+
+      def tabs(document)
+        document.paragraphs.sum { |paragraph| paragraph.text.count("\t") }
+      end
+    end
+  end
+end

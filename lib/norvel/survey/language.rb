@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "yaml"
+
+module Norvel
+  module Survey
+    # The language that words are in, guessed from the small words that every text is full of and from letters of its
+    # own: English, German, French, Spanish, Portuguese, Italian. Data in languages.yml.
+    module Language
+      DATA = YAML.safe_load_file(File.join(__dir__, "languages.yml")).freeze
+      WORDS = DATA.each_with_object(Hash.new { |all, word| all[word] = [] }) { |(tag, entry), all|
+        entry["words"].each { |word| all[word] << tag }
+      }.tap { |all| all.default = nil }.freeze
+      LETTERS = DATA.transform_values { |entry| entry["letters"] }.freeze
+      NAMES = DATA.transform_values { |entry| entry["name"] }.freeze
+      FEW = 4 # signs of a language; fewer are none
+      LEAD = 1.6 # times as many as of any other
+      LENGTH = 12 # words of a paragraph that can be told by itself
+
+      module_function
+
+      # The tag of the language ("en"), nil where it can't be told.
+      #   Language.of("Die Mühle stand lange leer, und das Register sagt nichts.") # => "de"
+      def of(text)
+        clear(score(text))
+      end
+
+      # The language that most of the words of a document are in, nil where that can't be told.
+      def of_document(document)
+        sums = Hash.new(0)
+        document.paragraphs.each { |paragraph| signs(paragraph).each { |tag, count| sums[tag] += count } }
+        clear(sums)
+      end
+
+      # That of a paragraph, if it is long enough to tell.
+      def of_paragraph(paragraph)
+        return if paragraph.word_count < LENGTH
+        paragraph.remember(:language) { clear(signs(paragraph)) }
+      end
+
+      # The language of a tag: "en" of "en-GB".
+      def primary(tag)
+        tag.to_s.downcase[/\A[a-z]{2,3}/]
+      end
+
+      def name(tag)
+        NAMES.fetch(primary(tag), tag)
+      end
+
+      def signs(paragraph)
+        paragraph.remember(:language_signs) { score(paragraph.text) }
+      end
+
+      def score(text)
+        sums = Hash.new(0)
+        text.downcase.scan(/[[:alpha:]]+/) { |word| WORDS[word]&.each { |tag| sums[tag] += 1 } }
+        LETTERS.each { |tag, letters| sums[tag] += text.count(letters) unless letters.empty? }
+        sums
+      end
+
+      def clear(sums)
+        (first, most), (_, next_most) = sums.sort_by { |_, count| -count }
+        first if most && most >= FEW && most >= (next_most || 0) * LEAD
+      end
+    end
+  end
+end

@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    class Suggestions
+      # What is found so far, with what all finders look at: the paragraphs that hold something, their neighbours, their
+      # looks, what most of the text wears.
+      class Draft
+        # found: {id => Suggestion}; title_page: {id => true}; after_gap, fresh: {id => true} of paragraphs that follow
+        # a blank one, that begin a page
+        attr_reader :document, :worded, :body, :found, :title_page, :after_gap, :fresh
+
+        def initialize(document)
+          @document = document
+          @worded = document.paragraphs.reject(&:blank?)
+          @body = Body.new(document, @worded)
+          @found = {}
+          @title_page = {}
+          @places = @worded.each_with_index.to_h { |paragraph, place| [paragraph.id, place] }
+          neighbours
+        end
+
+        def put(paragraph, role, confidence, *because)
+          @found[paragraph.id] = Suggestion.new(role, confidence, because)
+        end
+
+        def known?(paragraph)
+          @found.key?(paragraph.id)
+        end
+
+        def open
+          @worded.reject { |paragraph| known?(paragraph) }
+        end
+
+        def role(paragraph)
+          @found[paragraph.id]&.role
+        end
+
+        # The next paragraph with words, the one before; nil at an end.
+        def following(paragraph)
+          @worded[@places.fetch(paragraph.id) + 1]
+        end
+
+        def preceding(paragraph)
+          place = @places.fetch(paragraph.id)
+          @worded[place - 1] if place.positive?
+        end
+
+        def beside(paragraph)
+          [preceding(paragraph), following(paragraph)].compact
+        end
+
+        def look(paragraph)
+          @document.look(paragraph)
+        end
+
+        def letters(paragraph)
+          @document.letter_look(paragraph)
+        end
+
+        def size(paragraph)
+          letters(paragraph)[:size]
+        end
+
+        # What of its look tells kinds of lines apart.
+        def appearance(paragraph)
+          l = letters(paragraph)
+          centred = look(paragraph)[:align] == "center"
+          ((@appearances ||= {}.compare_by_identity)[l] ||= {})[centred] ||= [l[:size], l[:bold], l[:italic], l[:caps],
+            l[:small_caps], l[:underline], l[:color], centred].freeze
+        end
+
+        # Does it look as the running text does?
+        def plain?(paragraph)
+          l = letters(paragraph)
+          l[:size] == @body.size && l[:bold] == @body.bold? && l[:italic] == @body.italic? && !l[:caps] &&
+            !l[:small_caps] && l[:underline] == "none" && look(paragraph)[:align] != "center"
+        end
+
+        def stands_out?(paragraph)
+          size(paragraph) >= @body.size + 0.5 || (letters(paragraph)[:bold] && !@body.bold?) ||
+            Traits.of(paragraph).capitals?
+        end
+
+        # Does a page begin with it?
+        def begins_page?(paragraph)
+          @fresh[paragraph.id] || look(paragraph)[:page_break_before]
+        end
+
+        # Is it all that a table of one cell holds?
+        def boxed?(paragraph)
+          @boxed ||= @document.tables.select { |table| table.cells.size == 1 }.map { |table| table.cells.first.id }
+          return false unless paragraph.container && @boxed.include?(paragraph.container)
+          beside(paragraph).none? { |other| other.container == paragraph.container }
+        end
+
+        # Does formatting show what is what, in the headings at least? Else words are all there is to go by.
+        def shown?
+          return @shown unless @shown.nil?
+          @shown = @worded.any? { |one| role(one).to_s.match?(/\A(?:heading|title)/) && !plain?(one) }
+        end
+
+        # Of the text itself, as opposed to tables.
+        def text?(paragraph)
+          paragraph.part == :body || boxed?(paragraph)
+        end
+
+        private
+
+        def neighbours
+          @after_gap, @fresh = {}, {}
+          paragraphs = @document.paragraphs
+          @fresh[paragraphs.first.id] = true if paragraphs.any?
+          paragraphs.each_cons(2) do |one, other|
+            @after_gap[other.id] = true if one.blank?
+            @fresh[other.id] = true if one.ends_page? || (one.blank? && @fresh[one.id])
+          end
+        end
+      end
+    end
+  end
+end

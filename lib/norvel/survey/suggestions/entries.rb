@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    class Suggestions
+      # Contents entries, captions, code, text in tables.
+      class Entries < Finder
+        # What lines of programs end with, begin with, hold; and those of these that running text has never.
+        SURE_CODE = /[{};]\s*\z|=>|\w\([^)]*\)+;?\s*\z|\A\s*[\w.]+\s*[-+:]?=\s*\S|\A\s*(?:\/\/|#!|\$\s\S)|\sdo(?:\s\|.+\|)?\s*\z/
+        KEYWORDS = "def|end|if|else|elif|for|while|return|import|from|function|class|var|let|const|SELECT|WHERE|puts|print"
+        CODE = /#{SURE_CODE}|\A\s*(?:<\/?[a-z]+[ >]|\#\s|(?:#{KEYWORDS})\b[^.]*\z)|->|\A\s+\w+\s*[:=]\s*\S+\z/
+
+        def find
+          code_lines
+          open.each do |paragraph|
+            seen = traits(paragraph)
+            if seen.paged? && beside(paragraph).any? { |other| traits(other).paged? }
+              put(paragraph, "contents_entry", 0.95, "ends in a page number", "among others that do")
+            elsif seen.caption && caption?(paragraph, seen)
+              put(paragraph, "caption", 0.95, "begins like a caption", "short")
+            elsif typewritten?(paragraph) then put(paragraph, "code", 0.85, "in a typewriter face")
+            elsif paragraph.part == :table && !heading_box?(paragraph)
+              put(paragraph, "table_text", 0.95, "in a table")
+            end
+          end
+        end
+
+        private
+
+        # "Figure 3 shows …" is a sentence of the text: a caption is short, or unlike the text, or at an object.
+        def caption?(paragraph, seen)
+          return true if beside(paragraph).any? { |other| traits(other).object? && traits(other).words.zero? } ||
+            beside(paragraph).any? { |other| other.part == :table && paragraph.part != :table && seen.words <= 40 }
+          separator = seen.text.match?(/\A\S+[\s\u00A0]+[^\s:.–—]+(?:\.\d+)*\s*[.:–—]/)
+          unlike = size(paragraph) < body.size || (letters(paragraph)[:italic] && !body.italic?) ||
+            (letters(paragraph)[:bold] && !body.bold?) || look(paragraph)[:align] == "center"
+          seen.words <= 40 && (unlike || (separator && seen.words <= 25))
+        end
+
+        # Rows of lines written as programs are, in whatever face.
+        def code_lines
+          rows(open, 2) { |paragraph| paragraph.part == :body && code?(paragraph) }.each do |row|
+            next unless row.count { |paragraph| SURE_CODE.match?(paragraph.text) } * 2 >= row.size
+            row.each { |paragraph| put(paragraph, "code", 0.85, "written as a program is", "among others that are") }
+          end
+          worded.each { |paragraph| put(paragraph, "code", 0.85, "lines of a program") if open_block?(paragraph) }
+        end
+
+        # One paragraph of several lines.
+        def open_block?(paragraph)
+          return false if known?(paragraph) || paragraph.part != :body || !paragraph.text.include?("\n")
+          lines = paragraph.text.split("\n").reject { |line| line.strip.empty? }
+          lines.size >= 2 && lines.count { |line| SURE_CODE.match?(line) } * 2 >= lines.size
+        end
+
+        def code?(paragraph)
+          text = paragraph.text
+          text.size <= 120 && CODE.match?(text) && !text.match?(/\A[[:upper:]][[:lower:]]+ [[:lower:]]+ [[:lower:]]+/)
+        end
+
+        def typewritten?(paragraph)
+          paragraph.part == :body && typewriter?(letters(paragraph)) && Fonts.stand_in(body.font).kind != "mono"
+        end
+
+        def typewriter?(letters)
+          @typewriter ||= Hash.new { |known, look| known[look] = Fonts.stand_in(look[:font]).kind == "mono" }
+            .compare_by_identity
+          @typewriter[letters]
+        end
+
+        # A lone line in a table of one cell may be a heading in a frame.
+        def heading_box?(paragraph)
+          @draft.boxed?(paragraph) && traits(paragraph).short? && !traits(paragraph).sentence?
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    class Suggestions
+      # Short lines that are set as they stand: verse, addresses, lists of names, single lines put right or in the
+      # middle.
+      class Lines < Finder
+        LETTERS = 60 # of a line of verse
+        ROW = 3
+
+        def find
+          rows(open.select { |one| one.part == :body }, ROW) { |paragraph| line?(paragraph) }.flatten
+            .each { |paragraph| put(paragraph, "other", 0.76, "a short line", "among others") }
+          open.each do |paragraph|
+            if broken?(paragraph) then put(paragraph, "other", 0.8, "short lines, broken by hand")
+            elsif apart?(paragraph) then put(paragraph, "other", 0.8, "a line set apart")
+            end
+          end
+        end
+
+        private
+
+        def line?(paragraph)
+          text = traits(paragraph).text
+          text.size <= LETTERS && traits(paragraph).words <= 11 && !text.include?("\n") &&
+            !traits(paragraph).several_sentences? && !traits(paragraph).object?
+        end
+
+        # A paragraph of short lines, as verse and addresses are typed.
+        def broken?(paragraph)
+          lines = paragraph.seen_text.split("\n").map(&:strip).reject(&:empty?)
+          lines.size >= 3 && lines.map(&:size).max <= LETTERS
+        end
+
+        # Right or in the middle, where the text is not.
+        def apart?(paragraph)
+          align = look(paragraph)[:align]
+          %w[right center].include?(align) && align != body.align && paragraph.part == :body &&
+            traits(paragraph).words <= 25 && !traits(paragraph).prose?
+        end
+      end
+    end
+  end
+end

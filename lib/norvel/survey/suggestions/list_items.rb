@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    class Suggestions
+      # Items of lists, counted by the file or marked in the text.
+      class ListItems < Finder
+        HANGING = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:[\s\u00A0]+\S/
+        RING = /\Ao[\s\u00A0]+[[:upper:]]/ # a letter for a bullet
+
+        def find
+          open.each do |paragraph|
+            seen = traits(paragraph)
+            if look(paragraph)[:list] then put(paragraph, "list_item", 0.93, "in a list")
+            elsif seen.bullet? then put(paragraph, "list_item", 0.9, "begins with a bullet")
+            elsif typed?(paragraph, seen)
+              put(paragraph, "list_item", 0.85, "numbered, among others that are")
+            end
+          end
+          rings
+          hanging
+        end
+
+        private
+
+        def typed?(paragraph, seen)
+          return false unless %i[decimal letter roman].include?(seen.kind)
+          return false if seen.kind == :decimal && seen.depth > 1 && !seen.sentence?
+          beside(paragraph).map { |other| traits(other) }
+            .any? { |other| other.kind == seen.kind && other.depth == seen.depth }
+        end
+
+        def rings
+          rows(open, 2) { |paragraph| RING.match?(traits(paragraph).text) }.flatten
+            .each { |paragraph| put(paragraph, "list_item", 0.8, "begins with a ring", "among others that do") }
+        end
+
+        # "RQ1: …", "Harbour office: …" one under the other.
+        def hanging
+          rows(open.select { |one| one.part == :body }, 2) do |paragraph|
+            HANGING.match?(traits(paragraph).text) && traits(paragraph).words <= 60 && !traits(paragraph).object?
+          end.flatten.each do |paragraph|
+            put(paragraph, "list_item", 0.76, "begins with a label", "among others that do")
+          end
+        end
+      end
+    end
+  end
+end
