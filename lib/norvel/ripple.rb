@@ -19,10 +19,7 @@ module Norvel
 
     # Styles whose own look changes, by what they are based on.
     def styles
-      @styles ||= after.sheet.styles.each_value.select do |style|
-        was = before.sheet[style.id] or next
-        %i[paragraph run].any? { |place| before.cascade.of_style(was, place) != after.cascade.of_style(style, place) }
-      end
+      @styles ||= Styles.reached(before, after).keys.map { |id| after.sheet[id] }
     end
 
     # Paragraphs that look otherwise or have another marker. Judged once for all that are set alike.

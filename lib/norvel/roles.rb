@@ -38,7 +38,9 @@ module Norvel
       Role.new(name: "body", words: "body text", style: "Body Text",
         names: /\A(?:body text|text body|normal|first paragraph|standard|normal \(web\)|no spacing)\b/i),
       Role.new(name: "blank", words: "blank", form: "x"),
-      Role.new(name: "other", words: "other")
+      Role.new(name: "other", words: "other",
+        names: /\A(?:verse|poem|poetry|address|inside address|signature|salutation|closing|date|byline|author|dedication|
+          epigraph|envelope|return address|header|footer|page number|message header)/ix)
     ].freeze
 
     ALL = LIST.to_h { |role| [role.name, role] }.freeze

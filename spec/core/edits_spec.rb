@@ -72,7 +72,7 @@ RSpec.describe Norvel::Edits do
       ->(n, d) { described_class::ClearDirect.new(d.paragraphs.each_slice(40).to_a[n % 15].map(&:id), keep_emphasis: n.even?) },
       ->(_, _) { described_class::RemoveBlankParagraphs.new(:all) }, ->(_, d) { described_class::SingleSpaces.new(d.paragraphs.first(200).map(&:id)) },
       ->(n, d) { described_class::IndentWithoutTabs.new(d.paragraphs.drop(n % 300).first(50).map(&:id)) }, ->(n, _) { described_class::ChangeStyle.new("Heading1", {space_after: (n % 40).to_f, bold: n.even?}) },
-      ->(n, _) { described_class::Describe.new({title: "Title #{n}"}) }, ->(n, d) { described_class::ApplyRoleStyle.new([d.paragraphs[n % 400].id], "Block Quote", {indent_left: 36.0}) }
+      ->(n, _) { described_class::Describe.new({title: "Title #{n}"}) }, ->(n, d) { described_class::PutInStyle.new([d.paragraphs[n % 400].id], "Block Quote", asked: {indent_left: asked(:indent_left, "36pt")}, way: described_class::PutInStyle::WAYS[n % 3]) }
     ]
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 3, max: 9)).with_config(n_runs: 12) do |numbers|
       document = original

@@ -24,7 +24,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
   end
 
   def mended(body, styles: "")
-    Norvel::Guide::Plan.new(guide, docx(body, styles:, defaults: defaults("Arial", 24))).run.document
+    Norvel::Guide::Plan.new(guide, docx(body, styles:, defaults: defaults("Arial", 24))).after
   end
 
   it "finds nothing where all is as asked" do
@@ -54,8 +54,8 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
   end
 
   it "judges text in tables as such" do
-    table = "<w:tbl><w:tr><w:tc>#{p(r("A cell"))}</w:tc></w:tr></w:tbl>"
-    expect(rules(table + p(r(running), '<w:pStyle w:val="BodyText"/>'), styles: body_style)).to eq ["role.table_text.size"]
+    table = "<w:tbl><w:tr><w:tc>#{p(r("A cell"))}</w:tc><w:tc>#{p(r("12"))}</w:tc></w:tr></w:tbl>"
+    expect(rules(table + p(r(running), '<w:pStyle w:val="BodyText"/>'), styles: body_style)).to eq ["role.table_text.size"] * 2
   end
 
   describe "a heading that is one by its look alone" do
@@ -101,7 +101,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
 
     it "is done in one go, and a second time changes nothing" do
       once = mended(p(r(running, '<w:sz w:val="20"/>')) * 3)
-      expect(Norvel::Guide::Plan.new(guide, once).run.changes).to be_empty
+      expect(Norvel::Guide::Plan.new(guide, once)).to be_nothing
     end
   end
 

@@ -33,6 +33,11 @@ module Documents
     Norvel::Formats.read(written(document), name: document.name)
   end
 
+  # What a guide asks of a property.
+  def asked(name, value)
+    Norvel::Guide::Requirement.of(Norvel::Styles::Properties[name], value)
+  end
+
   def set(**values)
     Norvel::Styles::PropertySet.of(values)
   end

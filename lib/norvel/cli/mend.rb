@@ -2,9 +2,9 @@
 
 module Norvel
   module CLI
-    # Applies every safe mend, and reports what changed and that the words did not.
+    # Applies every safe mend, and reports what changed and that the words did not; or tells the plan alone.
     class Mend < Command
-      USAGE = "mend FILE --guide GUIDE --output OUT [--only RULE,RULE] [--json]"
+      USAGE = "mend FILE --guide GUIDE --output OUT [--only RULE,RULE] [--dry-run] [--json]"
 
       private
 
@@ -13,29 +13,46 @@ module Norvel
         guide_option(parser)
         output_option(parser)
         parser.on("--only RULES", Array, "only these rules") { |rules| @options[:only] = rules }
+        parser.on("--dry-run", "tell the plan and write nothing") { @options[:dry] = true }
       end
 
       def perform
         path = positional(1)
-        output = required(:output)
-        Formats.for_path(output)
+        output = @options[:dry] ? nil : required(:output)
+        Formats.for_path(output) if output
+        edit = Edits::MendSafe.new(guide, only: @options[:only])
         before = read(path)
-        mending = Guide::Mending.new(guide, before, only: @options[:only]).run
-        write(mending.document, output)
-        @options[:json] ? json(mending, before) : text(mending)
+        after = edit.apply(before).after
+        write(after, output) if output
+        @options[:json] ? json(edit.plan(before)) : text(edit.plan(before))
         0
       end
 
-      def json(mending, before)
-        @out.puts JSON.generate(mended: mending.mended, left: mending.left, words_unchanged: mending.words_unchanged?,
-          text_digest_before: "sha256:#{before.seal.words}",
-          text_digest_after: "sha256:#{mending.document.seal.words}", whitespace_removed: mending.white_space_removed)
+      def json(plan)
+        told = {mended: plan.mended, left: plan.left, words_unchanged: plan.words_unchanged?,
+                text_digest_before: "sha256:#{plan.before.seal.words}",
+                text_digest_after: "sha256:#{plan.after.seal.words}", whitespace_removed: plan.white_space_removed}
+        told[:plan] = plan.parts.reject(&:off).map { |part| part(part) } if @options[:dry]
+        @out.puts JSON.generate(told)
       end
 
-      def text(mending)
-        mending.mended.each { |entry| @out.puts "mended\t#{entry[:rule]}\t#{entry[:count]}" }
-        mending.left.each { |entry| @out.puts "left\t#{entry[:rule]}\t#{entry[:count]}\t#{entry[:why]}" }
-        @out.puts(mending.words_unchanged? ? "#{mending.document.word_count} words, unchanged" : "the words changed")
+      def part(part)
+        told = Guide::Telling.new(part)
+        part.rules.map { |rule| [rule, part.findings.count { |finding| finding.rule == rule }] }
+          .max_by(&:last).then { |rule, _| {kind: part.kind, rule:} }
+          .merge(count: part.count, what: told.what, keeps: told.keeps, example: told.example)
+      end
+
+      def text(plan)
+        plan.done.each { |part| part_line(part) } if @options[:dry]
+        plan.mended.each { |entry| @out.puts "mended\t#{entry[:rule]}\t#{entry[:count]}" }
+        plan.left.each { |entry| @out.puts "left\t#{entry[:rule]}\t#{entry[:count]}\t#{entry[:why]}" }
+        @out.puts(plan.words_unchanged? ? "#{plan.after.word_count} words, unchanged" : "the words changed")
+      end
+
+      def part_line(part)
+        told = Guide::Telling.new(part)
+        @out.puts ["plan", told.title, told.keeps].compact.join("\t")
       end
     end
   end

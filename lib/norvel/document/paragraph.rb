@@ -43,7 +43,8 @@ module Norvel
         if changes.key?(:runs) && @anchors.any? && !changes.key?(:anchors)
           changes[:anchors] = Anchor.moved(@anchors, raw_text, changes[:runs].map(&:text).join)
         end
-        self.class.new(*FIELDS.map { |field| changes.fetch(field) { public_send(field) } })
+        made = self.class.new(*FIELDS.map { |field| changes.fetch(field) { public_send(field) } })
+        same_text?(made) ? made.tell(@text, @raw_text, @seen_text, @sealed_text, @word_count, @remembered) : made
       end
 
       # Is there nothing in it but letters?
@@ -138,6 +139,32 @@ module Norvel
       # What follows from the paragraph alone, worked out once: remember(:traits) { … }.
       def remember(key)
         known = (@remembered ||= {})
+        known.key?(key) ? known[key] : known[key] = yield
+      end
+
+      protected
+
+      # Takes what was worked out of the same text.
+      def tell(text, raw_text, seen_text, sealed_text, word_count, remembered)
+        @text, @raw_text, @seen_text = text, raw_text, seen_text
+        @sealed_text, @word_count, @remembered = sealed_text, word_count, remembered
+        self
+      end
+
+      private
+
+      def same_text?(other)
+        return false unless part == other.part && anchors.equal?(other.anchors)
+        runs.equal?(other.runs) || (runs.size == other.runs.size && runs.zip(other.runs).all? do |one, another|
+          one.equal?(another) || (one.text.equal?(another.text) && one.carried.equal?(another.carried))
+        end)
+      end
+
+      public
+
+      # The same of how it is set, too: not told to others of its text.
+      def remember_set(key)
+        known = (@remembered_set ||= {})
         known.key?(key) ? known[key] : known[key] = yield
       end
 

@@ -67,6 +67,10 @@ module Norvel
       # Of the result, its roles judged anew as anyone would.
       attr_reader :last_check
 
+      def inspect
+        "#<Plan #{guide.name}: #{done.size} parts>"
+      end
+
       def words_unchanged?
         before.seal.same_words?(after.seal)
       end
@@ -82,35 +86,34 @@ module Norvel
       # and what that finds is done too, but nothing twice.
       def work
         @after = before
-        check = first_check
+        @last_check = first_check
         PASSES.times do
-          next check = Check.new(guide, @after, before: check) if stage(check)
-          break if fresh?
-          @fresh = forget_roles
-          check = Check.new(guide, @after, before: check)
+          names = STAGES.find { |stage| mend(stage) } or break
+          forget_roles if names.equal?(STAGES.last)
+          @last_check = checked
         end
-        @last_check = fresh? ? check : Check.new(guide, forget_roles, before: check)
-      end
-
-      # Is the state that was reached judged by roles of its own?
-      def fresh?
-        @after.equal?(@fresh) || @after.equal?(before)
+        return if @after.settled.equal?(@settled) && @settled.of?(@after)
+        forget_roles
+        @last_check = checked
       end
 
       # The result as if it had just been read.
       def forget_roles
         @after = @after.with
         @settled = @after.settled
-        @after
       end
 
-      # Mends all of the first stage that has something to mend. True when something was changed.
-      def stage(check)
-        STAGES.any? do |names|
-          groups = check.groups.select { |group| names.include?(Rules[group.rule].stage) && mendable?(group) }
-          by_part = groups.group_by { |group| Part.key(group.first.mend) }
-          ordered(by_part, names).map { |key, list| part(key, list) }.any?
-        end
+      # The state that was reached against the guide; only what can have changed is judged anew.
+      def checked
+        was = @last_check.document
+        reached = @after.numbering.equal?(was.numbering) ? Styles.reached(was, @after) : nil
+        Check.new(guide, @after, before: @last_check, reached:)
+      end
+
+      # Mends all of a stage. True when something was changed.
+      def mend(stage)
+        groups = @last_check.groups.select { |group| stage.include?(Rules[group.rule].stage) && mendable?(group) }
+        ordered(groups.group_by { |group| Part.key(group.first.mend) }, stage).map { |key, list| part(key, list) }.any?
       end
 
       # In the order of the stages, blank paragraphs last of the text since they are judged by what stands around them.
@@ -122,15 +125,13 @@ module Norvel
 
       def mendable?(group)
         mend = group.first.mend
-        return false unless mend && wanted?(group.rule) && !@done[[group.rule, group.first.cause]]
-        mend.safe || mend.put?
+        mend && wanted?(group.rule) && (mend.safe || mend.put?) && group.findings.any? { |finding| new?(finding) }
       end
 
       # One part: its groups' mends in order. True when it changed something.
       def part(key, groups)
-        groups.each { |group| @done[[group.rule, group.first.cause]] = true }
-        found = groups.flat_map(&:findings).reject { |finding| groups.first.first.mend.put? && @put[finding.paragraph] }
-        return false if found.empty?
+        found = groups.flat_map(&:findings).select { |finding| new?(finding) }
+        found.each { |finding| @done[trace(finding)] = true }
         return off(key, groups, found) if off?(key, groups)
         was = @after
         edits = edits(groups, found)
@@ -142,6 +143,21 @@ module Norvel
 
       def off?(key, groups)
         @without.include?(key) || (!groups.first.first.mend.safe && !@with.include?(key))
+      end
+
+      # Nothing is done twice at a place, and nothing is put in a style twice, nor as another role than the settled one.
+      def new?(finding)
+        !@done[trace(finding)] && !(finding.mend.put? && @put[finding.paragraph]) && !drifted?(finding)
+      end
+
+      def drifted?(finding)
+        id = finding.paragraph
+        id && finding.rule.match?(/\A(?:role|headings)\./) && before.settled[before.paragraph(id)].name !=
+          @settled.role(@after.paragraph(id))
+      end
+
+      def trace(finding)
+        [finding.rule, finding.cause, finding.paragraph, finding.section]
       end
 
       # Groups with the very same steps are mended as one.
@@ -181,6 +197,7 @@ module Norvel
         return NEVER unless finding.mend
         return finding.mend.why || "the mend may change meaning, so it asks first" unless finding.mend.safe
         return "left out of the plan" if @without.include?(Part.key(finding.mend))
+        return "it reads as something else now: look at it" if drifted?(finding)
         "the mend was tried and did not help"
       end
 

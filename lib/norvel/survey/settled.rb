@@ -20,6 +20,11 @@ module Norvel
         @roles = {}
       end
 
+      # Was it settled for this very state of the document?
+      def of?(document)
+        @document.equal?(document)
+      end
+
       # The name of a paragraph's role.
       def role(paragraph)
         self[paragraph].name

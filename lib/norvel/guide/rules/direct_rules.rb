@@ -17,14 +17,16 @@ module Norvel
           super
           @known = {}
           @seen = {}
+          @departures = {}
           @puts = {}
           prepare if asked?("clean.direct")
         end
 
         def on(paragraph)
           return [] unless @clear
-          departures = departures(paragraph)
-          departures.empty? ? [] : [direct(paragraph, departures)]
+          ways = paragraph.remember_set(:all_ways) { paragraph.runs.map { |run| Document::Makeup.way(run) }.uniq }
+          departures = @departures[[paragraph.direct, ways]] ||= departures(paragraph)
+          departures.empty? ? [] : [direct(paragraph, departures, ways)]
         end
 
         private
@@ -36,8 +38,7 @@ module Norvel
             steps: [[:clear, {keep: @kept - emphasis, keep_emphasis: emphasis}]])
         end
 
-        def direct(paragraph, departures)
-          ways = paragraph.runs.map { |run| Document::Makeup.way(run) }.uniq
+        def direct(paragraph, departures, ways)
           seen = @seen[[paragraph.style_id, paragraph.direct, paragraph.table, ways]] ||= seen(paragraph)
           said = (seen.empty? ? departures : seen).join(", ")
           message = seen.empty? ? "Formatting was set by hand as the style has it" : "Formatting was set by hand"

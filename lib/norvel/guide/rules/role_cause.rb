@@ -90,7 +90,7 @@ module Norvel
         # [label, step]: cleared where the style then says what comes nearest, else set to that.
         def by_itself
           target = @requirement.nearest(@found)
-          if @check.guide.role(@role)["style"] || property.same?(style_value, target)
+          if in_style || @check.guide.role(@role)["style"] || property.same?(style_value, target)
             return ["clear it where it was set by hand", [:let_style_say, [name]]]
           end
           ["make it #{property.spoken(target)} where it was set by hand", [:make_equal, name, target]]

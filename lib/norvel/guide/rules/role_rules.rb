@@ -16,8 +16,12 @@ module Norvel
         EVERYWHERE = %i[font size].freeze
 
         def self.asked(guide, roles)
-          unmarked = (1..6).any? { |level| guide.role("heading_#{level}")["style"] }
-          [*("headings.unmarked" if unmarked), *roles.flat_map { |role| asked_of(guide, role) }]
+          [*("headings.unmarked" if unmarked?(guide)), *roles.flat_map { |role| asked_of(guide, role) }]
+        end
+
+        # Does the guide name styles for headings?
+        def self.unmarked?(guide)
+          (1..6).any? { |level| guide.role("heading_#{level}")["style"] }
         end
 
         def self.asked_of(guide, role)
@@ -33,13 +37,21 @@ module Norvel
 
         def on(paragraph)
           role = @check.role(paragraph)
-          asked = @guide.role(role)
+          asked = asked(role)
           return [] if asked.empty? || too_short?(asked, paragraph)
           return [unmarked(paragraph, role, asked)].compact if @check.suggested?(paragraph) && asked["style"]
           [style(paragraph, role, asked), *properties(paragraph, role)].compact
         end
 
         private
+
+        # What the guide says of a role. Where it names styles for headings, those of levels it is silent on are to be
+        # headings too, in the usual style.
+        def asked(role)
+          stated = @guide.role(role)
+          return stated unless stated.empty? && role.start_with?("heading_") && self.class.unmarked?(@guide)
+          {"style" => Roles[role].style}
+        end
 
         def too_short?(asked, paragraph)
           asked["from_words"] && paragraph.word_count < asked["from_words"]

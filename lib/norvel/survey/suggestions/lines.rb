@@ -10,7 +10,7 @@ module Norvel
         ROW = 3
 
         def find
-          rows(open.select { |one| one.part == :body }, ROW) { |paragraph| line?(paragraph) }.flatten
+          rows(open.select { |one| one.part == :body && !text_by_style?(one) }, ROW) { |paragraph| line?(paragraph) }.flatten
             .each { |paragraph| put(paragraph, "other", 0.76, "a short line", "among others") }
           open.each do |paragraph|
             if broken?(paragraph) then put(paragraph, "other", 0.8, "short lines, broken by hand")
@@ -25,6 +25,12 @@ module Norvel
           text = traits(paragraph).text
           text.size <= LETTERS && traits(paragraph).words <= 11 && !text.include?("\n") &&
             !traits(paragraph).several_sentences? && !traits(paragraph).object?
+        end
+
+        # Is it in a style that someone chose for text, as opposed to the file's base style?
+        def text_by_style?(paragraph)
+          style = document.style_of(paragraph)
+          !style.equal?(document.sheet.default) && [nil, "body"].include?(StyleRoles.of_style(document.sheet, style))
         end
 
         # A paragraph of short lines, as verse and addresses are typed.

@@ -11,7 +11,7 @@ module Norvel
 
         def find
           marked = worded.first(LONGEST).find { |paragraph| role(paragraph) == "title" }
-          zone = zone()
+          zone = @zone = zone()
           title = marked || title(zone) or return
           others(zone, title)
           page(title)
@@ -176,8 +176,12 @@ module Norvel
           seen.heading_word? || seen.chapter? || (seen.kind == :decimal && (letters(paragraph)[:bold] || seen.depth > 1))
         end
 
+        # Does its look come again, among lines of the text rather than those of the title page?
         def recurs?(paragraph, times)
-          worded.count { |other| traits(other).words <= 20 && appearance(other) == appearance(paragraph) } >= times
+          worded.count do |other|
+            traits(other).words <= 20 && appearance(other) == appearance(paragraph) &&
+              (other.equal?(paragraph) || !@zone.include?(other))
+          end >= times
         end
 
         def beside_title(paragraph)

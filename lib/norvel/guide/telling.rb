@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # A part of a plan in words, for pages and the command line.
+    class Telling
+      LONG = 160 # letters of an example
+
+      def initialize(part)
+        @part = part
+      end
+
+      # What would change, in a line: "256 paragraphs go in Body Text, which takes their look".
+      def title
+        case @part.kind
+        when "put_in_style"
+          "#{counted} #{(@part.count == 1) ? "goes" : "go"} in #{@part.style}#{whose_look}"
+        when "change_style" then @part.titles.join("; ")
+        when "space_for_blanks" then "#{counted("blank paragraph")} #{(@part.count == 1) ? "becomes" : "become"} space"
+        when "indent_without_tabs" then "tabs at the start of #{counted} become first-line indents"
+        when "indent_without_spaces" then "spaces at the start of #{counted} become first-line indents"
+        when "single_spaces" then "double spaces in #{counted} become single"
+        when "join_lines" then "line breaks in sentences of #{counted} become spaces"
+        when "let_style_say" then "what #{counted} set by hand is left to the style"
+        else @part.titles.first.to_s
+        end
+      end
+
+      # What it aims at: the name of a style, values, or the title.
+      def what
+        @part.style || @part.titles.first
+      end
+
+      # More of how, nil where the title says it all.
+      def detail
+        return style_detail if @part.kind == "put_in_style"
+        spaces if @part.kind == "space_for_blanks"
+      end
+
+      # What it keeps, in words.
+      def keeps
+        kept = @part.kept.sort_by { |_, count| -count }.reject { |_, count| count.zero? }
+        words = kept.map { |name, count| "#{count} #{(count == 1) ? "word" : "words"} #{KEPT.fetch(name)}" }
+        differing = @part.differences.map { |property, _, _| property.label.downcase }
+        said = [("keeps #{words.join(", ")}" if words.any?),
+          ("keeps #{differing.join(", ")} by hand" if differing.any?)].compact
+        said.empty? ? "no word changes" : said.join("; ")
+      end
+
+      # {before:, after:} of its telling place, as text.
+      def example
+        before, after = @part.example
+        before && {before: cut(before.text), after: after ? cut(after.text) : ""}
+      end
+
+      KEPT = {bold: "in bold", italic: "in italics", underline: "underlined", strike: "struck through",
+              caps: "in capitals", small_caps: "in small capitals", highlight: "highlighted", color: "in a colour"}.freeze
+
+      private
+
+      def counted(noun = "paragraph")
+        "#{@part.count} #{noun}#{"s" unless @part.count == 1}"
+      end
+
+      def whose_look
+        @part.takes_look? ? ", which takes #{(@part.count == 1) ? "its" : "their"} look" : ""
+      end
+
+      def style_detail
+        style = @part.now.sheet.called(@part.style)
+        return differing if !@part.takes_look? && @part.differences.any?
+        values = {run: %i[font size bold italic], paragraph: %i[align line_spacing first_line]}.flat_map do |place, names|
+          look = @part.now.cascade.of_style(style, place)
+          names.filter_map { |name| value(name, look[name]) }
+        end
+        values.join(", ")
+      end
+
+      def value(name, value)
+        property = Styles::Properties[name]
+        return (property.label.downcase if value) if property.flag?
+        return if name == :first_line && value.zero?
+        said = property.spoken(value)
+        {line_spacing: "#{said} spacing", first_line: "first line #{said}", align: said}.fetch(name, said)
+      end
+
+      def differing
+        @part.differences.map { |property, theirs, its|
+          "#{property.label.downcase} #{property.spoken(theirs)}, not #{property.spoken(its)}"
+        }.join("; ")
+      end
+
+      def spaces
+        styled = @part.now.sheet.styles.each_value.reject { |style| @part.was.sheet[style.id] == style }.map(&:name)
+        "in #{styled.join(", ")}; elsewhere at the paragraph" if styled.any?
+      end
+
+      def cut(text)
+        (text.size > LONG) ? "#{text[0, LONG - 1]}…" : text
+      end
+    end
+  end
+end
