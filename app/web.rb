@@ -46,7 +46,7 @@ class Web < Sinatra::Base
   use Rack::Protection::XSSHeader, nosniff: true
 
   helpers Page, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView, StyleLetters, SurveyView,
-    StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, HandoverView
+    StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView
 
   register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 

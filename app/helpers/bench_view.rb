@@ -34,12 +34,40 @@ module BenchView
     (Norvel::Edits::StyleWords::USUAL.keys | own).map { |name| [name, name] } << ["", "none"]
   end
 
+  # What a person can say that a paragraph is: [[role, words], …].
+  def decisions_to_make
+    roles = Norvel::Roles::ALL.except("blank").map { |name, role| [name, role.words] }
+    [["", "what it reads as"], [Norvel::Document::NO_HEADING, "no heading"], *roles]
+  end
+
+  # What was said of all of them, if the same.
+  def decided(paragraphs)
+    said = paragraphs.map { |paragraph| document.decisions[paragraph.id] }.uniq
+    (said.size == 1) ? said.first : nil
+  end
+
+  # What several read as: a style for all of them takes headings along.
+  def reading_words(paragraphs)
+    roles = paragraphs.reject(&:blank?).map { |paragraph| document.settled.role(paragraph) }
+    kinds = roles.map { |role| role.start_with?("heading_") ? "headings" : role_words(role) }.tally
+    said = kinds.sort_by { |_, count| -count }.map { |kind, count| "#{number(count)} as #{kind}" }
+    said.empty? ? "" : "Read #{said.join(", ")}."
+  end
+
+  # "colour #2f5496 instead of black" of what a style has otherwise.
+  def difference_words(differences)
+    differences.map { |property, theirs, its|
+      "#{property.label.downcase} #{said_of(property, its)} instead of #{said_of(property, theirs)}"
+    }.join(", ")
+  end
+
   # What a paragraph reads as, and a button to put it in that role's style.
   def reads_words(paragraph)
     suggestion = document.suggestions[paragraph.id]
     name = style_of_role(suggestion.role)
     button = %(<button class="mini" type="button" data-role="#{suggestion.role}">Put in #{h name}</button>)
     said = "Reads as <b>#{h role_words(suggestion.role)}</b>, #{h suggestion_words(paragraph)}."
+    said = "<b>#{h role_words(suggestion.role).capitalize}</b>, as you said." if document.decisions[paragraph.id]
     (name && name != document.style_name(paragraph)) ? "#{said} #{button}" : said
   end
 

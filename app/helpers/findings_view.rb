@@ -28,6 +28,18 @@ module FindingsView
     [mend.steps, mend.safe, group.paragraphs]
   end
 
+  # What the style that a group's paragraphs would go in has otherwise than they.
+  def way_differences(group)
+    ids = group.paragraphs.select { |id| document.include?(id) }
+    return [] if ids.empty?
+    asked = manuscript.rules.requirements(group.first.mend.steps.first[2])
+    Norvel::Edits::PutInStyle.new(ids, mended_style(group), asked:).differences(document)
+  end
+
+  def mended_style(group)
+    group.first.mend.steps.first[1]
+  end
+
   # Where a group's findings are, as a link to all of them where they are paragraphs.
   def places_of(group)
     if group.paragraphs.empty?

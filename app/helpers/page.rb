@@ -5,6 +5,12 @@ module Page
   STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Findings", "findings"],
     ["Handover", "handover"]].freeze
   CLEARING = {"" => "stays", "emphasis" => "goes, emphasis stays", "all" => "goes"}.freeze
+  # What happens to what differs when paragraphs go in a style.
+  PUTTING = {"" => "what was set by hand stays", "looks" => "they look as they do now",
+             "emphasis" => "as the style is, emphasis stays", "all" => "as the style is, nothing by hand",
+             "takes" => "the style takes this look"}.freeze
+  PUT_WAYS = {"keep" => "they look as they do now", "as_style" => "as the style is",
+              "style_takes" => "the style takes this look"}.freeze
   # htmx does nothing that the page's policy forbids, and shows complaints where they are read.
   HTMX = {
     includeIndicatorStyles: false, allowEval: false, selfRequestsOnly: true, historyCacheSize: 0,
@@ -37,6 +43,13 @@ module Page
     erb(:frame, locals: {content: body})
   end
 
+  # Pages of a station that have none of their own in the row of stations.
+  UNDER = {plan: "findings", roles: "survey", templates: "styles", ledger: nil, beside: "galley"}.freeze
+
+  def here?(path)
+    UNDER.fetch(@station, @station.to_s) == path
+  end
+
   # Goes on to a page that says what was done.
   def go_after(said, place)
     env["rack.session"]["said"] = said[0, 300]
@@ -66,6 +79,10 @@ module Page
 
   def checked_if(checked)
     checked ? " checked" : ""
+  end
+
+  def disabled_if(disabled)
+    disabled ? " disabled" : ""
   end
 
   def current_if(current)
@@ -106,6 +123,11 @@ module Page
   # The place of a paragraph as a link to it in the galley.
   def place_link(paragraph)
     %(<a href="#{path_to("galley", at: paragraph.id)}">#{number(document.position(paragraph.id) + 1)}</a>)
+  end
+
+  # Words as a link to a paragraph in the galley.
+  def link_to_place(words, id)
+    %(<a href="#{path_to("galley", at: id)}">#{h words}</a>)
   end
 
   # The beginning of a text, with an ellipsis where it goes on.

@@ -4,6 +4,8 @@
 # others are asked for as they come near.
 module GalleyRoutes
   NEAR = 1 # blocks sent before and after the one asked for
+  # Ways to put paragraphs in a style so that they, or the style, look as they do now.
+  WAYS = {"looks" => :keep, "takes" => :style_takes}.freeze
   FEW = 60 # touched paragraphs that are answered row by row
 
   def self.registered(app)
@@ -80,6 +82,14 @@ module GalleyRoutes
       perform Norvel::Edits::ClearDirect.new(chosen_ids, properties:, keep_emphasis: params[:keep] == "emphasis")
     end
 
+    # What a person says that paragraphs are.
+    app.post("/manuscripts/:id/edits/decide") do
+      perform Norvel::Edits::Decide.new(chosen_ids, params[:said].to_s.empty? ? nil : params[:said])
+    end
+
+    # What a style would give paragraphs that they don't have.
+    app.post("/manuscripts/:id/galley/differences") { partial(:put_differences, differences: put_differences) }
+
     app.post("/manuscripts/:id/edits/list") { perform list_edit }
     app.post("/manuscripts/:id/edits/restart") do
       perform Norvel::Edits::StartList.new(one_id, again: params[:again] == "1")
@@ -151,9 +161,19 @@ module GalleyRoutes
       # A style by its id, or the style that the guide names for a role.
       def style_edit
         clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
+        way = WAYS[params[:clear]]
+        if way && (style = document.sheet[params[:style].to_s])
+          return Norvel::Edits::PutInStyle.new(chosen_ids, style.name, way:)
+        end
         return Norvel::Edits::AssignStyle.new(chosen_ids, params[:style].to_s, clear:) unless params[:role]
         raise Norvel::Refused, "There is no such role." unless Norvel::Guide::ROLES.include?(params[:role])
         Norvel::Edits::PutInRoles.new({params[:role] => chosen_ids}, manuscript.rules, clear:)
+      end
+
+      def put_differences
+        style = document.sheet[params[:style].to_s]
+        return [] if style.nil? || !style.paragraph? || chosen_ids.empty?
+        Norvel::Edits::PutInStyle.new(chosen_ids, style.name).differences(document)
       end
 
       # Into a list that is there, out of lists, or into one that is made now.

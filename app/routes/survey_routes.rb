@@ -15,6 +15,10 @@ module SurveyRoutes
     app.get("/manuscripts/:id/roles") { station :roles }
 
     app.post("/manuscripts/:id/edits/roles") do
+      if params[:denied]
+        edit = Norvel::Edits::Decide.new([params[:denied].to_i], Norvel::Document::NO_HEADING)
+        next go_after manuscript.perform(edit, version: params[:version]).title, path_to("roles")
+      end
       groups = suggested_groups.slice(*Array(params[:role]))
       clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
       ids = groups.transform_values { |list| list.map(&:id) }
@@ -38,7 +42,10 @@ module SurveyRoutes
 
     app.helpers do
       def look_edit(ids)
-        Norvel::Edits::AssignStyle.new(ids, params[:style].to_s)
+        way, style = GalleyRoutes::WAYS[params[:clear]], document.sheet[params[:style].to_s]
+        return Norvel::Edits::PutInStyle.new(ids, style.name, way:) if way && style
+        clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
+        Norvel::Edits::AssignStyle.new(ids, params[:style].to_s, clear:)
       end
 
       def look_group(key)

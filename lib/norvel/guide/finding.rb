@@ -47,9 +47,20 @@ module Norvel
         Digest::SHA256.hexdigest(first.cause.inspect)[0, 12]
       end
 
-      # The mends of all its findings as one edit, nil when there is none.
-      def edit(guide)
-        first.mend&.edit(findings, guide)
+      # The mends of all its findings as one edit, nil when there is none. way: how paragraphs go in a style, of
+      # Edits::PutInStyle::WAYS
+      def edit(guide, way: :keep)
+        mend = first.mend or return
+        mend.put? ? put(guide, mend, way) : mend.edit(findings, guide)
+      end
+
+      private
+
+      def put(guide, mend, way)
+        _, style, role = mend.steps.first
+        put = Edits::PutInStyle.new(Mend.ids(findings), style, asked: guide.requirements(role), way:)
+        return put if mend.steps.size == 1
+        Edits::Several.new([put, mend.with(steps: mend.steps.drop(1)).edit(findings, guide)])
       end
     end
   end

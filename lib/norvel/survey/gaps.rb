@@ -85,14 +85,12 @@ module Norvel
       def choose(gap, before, after)
         sides = [[:space_after, before], [:space_before, after]].select(&:last)
         sides.reverse! if after && @settled.role(after).start_with?("heading")
-        side, holder = sides.find { |name, paragraph| free?(name, paragraph, space(gap, name)) }
-        return unless side
-        gap.side, gap.holder, gap.space = side, holder, space(gap, side)
-      end
-
-      def free?(side, paragraph, space)
-        requirement = @asked.dig(@settled.role(paragraph), side)
-        requirement.nil? || requirement.meets?(space)
+        sides.each do |side, holder|
+          requirement = @asked.dig(@settled.role(holder), side)
+          return if requirement&.meets?(look(holder, side))
+          next if requirement && !requirement.meets?(space(gap, side))
+          return gap.side, gap.holder, gap.space = side, holder, space(gap, side)
+        end
       end
 
       # What a side has to be for the whole distance to stay.

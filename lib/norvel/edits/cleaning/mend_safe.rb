@@ -4,9 +4,11 @@ module Norvel
   module Edits
     # A plan carried out: every safe mend of a guide as one change, taken back as one.
     class MendSafe < Edit
-      # choices: as of Guide::Plan: only, without, with
-      def initialize(guide, **choices)
+      # plan: one that was worked out already, done where it is of the same document; choices: as of Guide::Plan, only,
+      # without, with
+      def initialize(guide, plan: nil, **choices)
         @guide = guide
+        @plan = plan
         @choices = choices
       end
 
