@@ -144,6 +144,13 @@ module Norvel
       with(stories: same_or(stories, changed))
     end
 
+    # A new id for a style of that name: none that content names already, though there is no such style.
+    def free_style_id(name)
+      @missing_styles ||= everything.flat_map { |one| [one.style_id, *one.runs.map(&:style_id)] }.compact.uniq
+        .reject { |id| sheet[id] }
+      sheet.free_id(name, @missing_styles)
+    end
+
     # Ids of all styles that a paragraph or words anywhere are in: {"BodyText" => true}.
     def styles_used
       @styles_used ||= everything.each_with_object({}) do |paragraph, used|

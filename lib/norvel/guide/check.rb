@@ -100,6 +100,13 @@ module Norvel
         document.settled.sure?(paragraph)
       end
 
+      # The roles of all paragraphs in a style that hold something.
+      def roles_in(id)
+        @roles_in ||= document.paragraphs.reject(&:blank?).group_by { |paragraph| document.style_of(paragraph)&.id }
+          .transform_values { |list| list.map { |paragraph| role(paragraph) } }
+        @roles_in.fetch(id, [])
+      end
+
       # The roles of the text that depends on each style, being in it or in one based on it: {style id => [roles]};
       # what stands in heads, feet and notes counts as :beside.
       def wearers

@@ -16,6 +16,11 @@ module Norvel
         [step.first, aim].compact.join(" ")
       end
 
+      # The same with more of it, done later.
+      def and(more)
+        with(rules: rules | more.rules, findings: findings + more.findings, now: more.now, edits: edits + more.edits)
+      end
+
       def kind
         mend.steps.first.first.to_s
       end

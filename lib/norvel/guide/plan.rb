@@ -172,10 +172,10 @@ module Norvel
 
       def note(key, groups, found, was, edits)
         found.each { |finding| @put[finding.paragraph] = true } if groups.first.first.mend.put?
+        part = Part.new(key:, mend: groups.first.first.mend, rules: groups.map(&:rule).uniq, findings: found, was:,
+          now: @after, edits:, off: false)
         known = @parts[key]
-        @parts[key] = Part.new(key:, mend: groups.first.first.mend, rules: groups.map(&:rule).uniq, findings: found,
-          was: known && !known.off ? known.was : was, now: @after, edits: (known && !known.off ? known.edits : []) + edits,
-          off: false)
+        @parts[key] = (known && !known.off) ? known.and(part) : part
       end
 
       def off(key, groups, found)

@@ -91,11 +91,11 @@ module Norvel
         @styles.each_value.select { |style| circle?(style) }.map(&:id)
       end
 
-      # A new id made of the name's letters and digits, unused without case.
-      def free_id(name)
+      # A new id made of the name's letters and digits, unused without case. also: ids that are not free either
+      def free_id(name, also = [])
         stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
         stem = "Style" if stem.empty?
-        taken = @styles.keys.to_h { |id| [id.downcase, true] }
+        taken = (@styles.keys + also).to_h { |id| [id.downcase, true] }
         ([stem] + (1..).lazy.map { |n| "#{stem}#{n}" }.first(taken.size + 1)).find { |id| !taken[id.downcase] }
       end
 

@@ -57,6 +57,7 @@ module Norvel
 
       # What the blank lines say that a space would not.
       def sense(blanks, before, after)
+        return "they count in a list" if blanks.any? { |blank| @document.cascade.list_of(blank) }
         return "they hold places on the title page" if blanks.any? { |blank| @settled.title_page?(blank) }
         return "#{blanks.size} in a row push what follows down: a page break may be meant" if blanks.size >= PUSHING &&
           after

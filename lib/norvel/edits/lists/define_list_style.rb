@@ -26,7 +26,7 @@ module Norvel
 
       def change(document)
         refuse_name(document, @name)
-        id = document.sheet.free_id(@name)
+        id = document.free_style_id(@name)
         numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels, id))
         numbering, list_id = numbering.add(Document::Numbering::List.new(definition_id))
         style = Styles::Style.new(id:, name: @name, type: "numbering",

@@ -81,7 +81,7 @@ module Norvel
           style = name && @template.sheet.named(name, "paragraph") or next now
           target = now.sheet.named(style.name, "paragraph")
           unless target
-            fresh = Styles::Style.new(id: now.sheet.free_id(style.name), name: style.name)
+            fresh = Styles::Style.new(id: now.free_style_id(style.name), name: style.name)
             now = now.with(sheet: now.sheet.put(fresh))
           end
           repoint(now, id, now.sheet.named(style.name, "paragraph").id)
@@ -93,7 +93,7 @@ module Norvel
         found = match(document)
         ids = found.pairs.to_h { |own, style| [style.id, own.id] }
         found.added.each do |style|
-          ids[style.id] = Styles::StyleSheet.new(styles: taken.dup).free_id(style.name)
+          ids[style.id] = document.with(sheet: Styles::StyleSheet.new(styles: taken.dup)).free_style_id(style.name)
           taken[ids[style.id]] = nil
         end
         @taken = found.pairs.inject(@taken) { |now, (own, _)| now.without_style(own.id) } if @numbering

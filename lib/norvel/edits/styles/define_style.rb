@@ -17,7 +17,7 @@ module Norvel
       def change(document)
         refuse_name(document, @name)
         refuse_kind(document)
-        id = document.sheet.free_id(@name)
+        id = document.free_style_id(@name)
         style = Styles::Style.new(id:, name: @name, type: @type, based_on: @based_on ||
           document.sheet.default(@type)&.id, next_id: @next_id, custom: !Styles::BuiltIn.name?(@name), **outline)
         ChangeStyle.new(id, @values).change(document.with(sheet: document.sheet.put(style)))

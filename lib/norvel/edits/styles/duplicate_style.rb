@@ -12,7 +12,7 @@ module Norvel
       def change(document)
         style = style(document, @id)
         refuse_name(document, @name)
-        id = document.sheet.free_id(@name)
+        id = document.free_style_id(@name)
         custom = !Styles::BuiltIn.name?(@name)
         copy = style.with(id:, name: @name, default: false, custom:, link: nil, source: nil)
         document.with(sheet: document.sheet.put(copy))

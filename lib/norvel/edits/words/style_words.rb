@@ -51,7 +51,7 @@ module Norvel
         found = document.sheet.named(@name, "character")
         return [document, found] if found
         raise Refused, "There is no character style “#{@name}”." unless USUAL.key?(@name)
-        id = document.sheet.free_id(@name)
+        id = document.free_style_id(@name)
         style = Styles::Style.new(id:, name: @name, type: "character",
           based_on: document.sheet.default("character")&.id, custom: !Styles::BuiltIn.name?(@name),
           run: Styles::PropertySet.of(USUAL[@name].map { |name, value| Setting.slots(name, value) }.inject(:merge)))

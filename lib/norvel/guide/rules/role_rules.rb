@@ -61,7 +61,7 @@ module Norvel
           wanted = asked["style"] or return
           return if in_style?(paragraph, wanted)
           name = @document.style_name(paragraph)
-          sure = @check.sure?(paragraph)
+          sure = sure?(paragraph, role)
           message = "#{speak(role)} is in #{name}, not in #{wanted}"
           finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name, sure],
             mend: put_in_style(wanted, role, sure), cite: asked["cite"])
@@ -72,7 +72,7 @@ module Norvel
         def unmarked(paragraph, role, asked)
           wanted = asked["style"]
           return if in_style?(paragraph, wanted)
-          sure = @check.sure?(paragraph)
+          sure = sure?(paragraph, role)
           name = @document.style_name(paragraph)
           decided = @document.decisions.key?(paragraph.id)
           message = "#{decided ? "Is" : "Looks like"} #{speak(role, lower: true)}, and is in #{name}"
@@ -85,6 +85,20 @@ module Norvel
           @put_in_style ||= {}
           @put_in_style[[wanted, role, safe]] ||= Mend.new(name: "apply_role_style", label: "Put them in #{wanted}",
             safe:, steps: [[:put_in_style, wanted, role]], why: (UNSURE unless safe))
+        end
+
+        # Can it be put in another style without a look? Where it is in a style that someone made and that says nothing
+        # to Norvel, only if nearly all in that style is of its role.
+        def sure?(paragraph, role)
+          return false unless @check.sure?(paragraph)
+          style = @document.style_of(paragraph)
+          return true if style.nil? || style.default || @document.decisions.key?(paragraph.id)
+          return true if Survey::StyleRoles.of_style(@document.sheet, style)
+          @uniform ||= {}
+          @uniform.fetch([style.id, role]) do |key|
+            worn = @check.roles_in(style.id)
+            @uniform[key] = worn.size >= 3 && worn.count(role) >= worn.size * 0.9
+          end
         end
 
         UNSURE = "what it is can't be told with enough confidence"

@@ -46,6 +46,7 @@ module Norvel
 
         # What has to be set over +inherited+ for +wanted+ to be seen.
         def over(inherited, wanted)
+          wanted ||= {}
           off = (seen(inherited).keys - wanted.keys).to_h { |side| [side, OFF] }
           wanted.reject { |side, attributes| (inherited || {})[side] == attributes }.merge(off)
         end

@@ -51,6 +51,7 @@ module Norvel
 
         # What has to be set over +inherited+ for +wanted+ to be seen: others are cleared, place by place.
         def over(inherited, wanted)
+          wanted ||= {}
           below = effective(inherited)
           off = (below.keys - wanted.keys).to_h { |place| [place, {val: "clear", pos: place.to_s}] }
           wanted.reject { |place, stop| seen({place => below[place]}.compact) == seen({place => stop}) }.merge(off)
