@@ -21,6 +21,8 @@ module StyleChanges
     "page_name" => -> { page_name_edit },
     "page_put" => -> { E::PutInPageStyle.new(Array(params[:sections]).map(&:to_i), params[:page].to_s) },
     "page_delete" => -> { E::DeletePageStyle.new(params[:page].to_s) },
+    "value" => -> { value_edit },
+    "unnumbered" => -> { E::StyleUnnumbered.new(style_here.id) },
     "make" => -> { made }
   }.freeze
 
@@ -43,6 +45,21 @@ module StyleChanges
   end
 
   private
+
+  # One value for all paragraphs of the ticked roles.
+  def value_edit
+    raise Norvel::Refused, "Nothing is ticked that should have the value." if Array(params[:on]).empty?
+    E::SetValue.new(E::SetValue.chosen(document, Array(params[:on])), *typed_value)
+  end
+
+  # The property and value that were typed.
+  def typed_value
+    name = params[:property].to_s
+    known = Norvel::Styles::Properties.key?(name) && Norvel::Styles::Properties[name].shown?
+    raise Norvel::Refused, "There is no property of that name." unless known
+    raise Norvel::Refused, "Type a value first." unless sent(:value)
+    [name.to_sym, Norvel::Styles::Properties[name].type.typed(params[:value])]
+  end
 
   # The page set-up that is changed.
   def page_here

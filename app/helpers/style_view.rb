@@ -16,6 +16,8 @@ module StyleView
   OUTLINE = [["", "as its base"], ["body text", "body text"], *(1..9).map { |n| [n, "level #{n}"] }].freeze
   AS_TYPED = "input delay:300ms, change, submit"
   TYPES = {"paragraph" => "Of paragraphs", "character" => "Of words"}.freeze
+  # Roles that a value for many is for, unless a person ticks others.
+  USUALLY_SET = %w[body list_item].freeze
   # A value of a style as a form has it: choices where one is chosen; from: whose it is when it is not its own.
   Field = Struct.new(:name, :label, :value, :choices, :from)
 
@@ -25,6 +27,18 @@ module StyleView
     sync = ' hx-sync="this:replace"' if trigger == AS_TYPED
     %(action="#{path_to("styles", change)}" method="post" hx-post="#{ripple}" ) +
       %(hx-trigger="#{trigger}" hx-target="#ripple"#{sync})
+  end
+
+  # [[name, label], …] of the properties that one value for many can be of.
+  def properties_to_set
+    %i[paragraph run].flat_map { |place| Norvel::Styles::Properties.shown_on(place) }.reject { |one| one.name == :list }
+      .map { |one| [one.name, one.label] }
+  end
+
+  # {role => how many paragraphs}, those there are, in the order of the table.
+  def roles_to_set
+    counts = document.paragraphs.reject(&:blank?).map { |one| document.settled.role(one) }.tally
+    Norvel::Roles::ALL.keys.filter_map { |role| [role, counts[role]] if counts[role] }.to_h
   end
 
   def all_styles?

@@ -82,6 +82,8 @@ module GalleyRoutes
       perform Norvel::Edits::ClearDirect.new(chosen_ids, properties:, keep_emphasis: params[:keep] == "emphasis")
     end
 
+    app.post("/manuscripts/:id/edits/value") { perform Norvel::Edits::SetValue.new(chosen_ids, *typed_value) }
+
     # What a person says that paragraphs are.
     app.post("/manuscripts/:id/edits/decide") do
       perform Norvel::Edits::Decide.new(chosen_ids, params[:said].to_s.empty? ? nil : params[:said])

@@ -27,9 +27,19 @@ module Norvel
         match.roles.each do |id, (style, role)|
           @out.puts "#{document.sheet[id].name} became #{style.name}, as its text reads as #{role.tr("_", " ")}"
         end
+        text, style = match.text
+        @out.puts "#{text.size} paragraphs of body text in #{document.sheet.default.name} went in #{style.name}" if text
+        numbers(edit.renumbered(document))
         left = match.unmatched.reject { |style| match.roles.key?(style.id) }
         @out.puts "without a partner in the template: #{left.map(&:name).join(", ")}" if left.any?
         0
+      end
+
+      # What is printed otherwise, from what to what.
+      def numbers(changed)
+        return if changed.empty?
+        said = changed.first(3).map { |_, was, now| "“#{was}” is “#{now}” now" }
+        @out.puts "#{changed.size} printed numbers are others: #{said.join(", ")}#{", …" if changed.size > 3}"
       end
     end
   end

@@ -100,6 +100,11 @@ module Norvel
         document.settled.sure?(paragraph)
       end
 
+      # How sure it is, from 0 to 1.
+      def confidence(paragraph)
+        document.settled[paragraph].confidence
+      end
+
       # The roles of all paragraphs in a style that hold something.
       def roles_in(id)
         @roles_in ||= document.paragraphs.reject(&:blank?).group_by { |paragraph| document.style_of(paragraph)&.id }

@@ -108,6 +108,10 @@ module Norvel
       end
 
       class Colour < Any
+        # The basic colours of CSS Color 4, 6.1, that a person types for text.
+        NAMED = {"black" => "#000000", "white" => "#ffffff", "gray" => "#808080", "grey" => "#808080", "red" => "#ff0000",
+                 "blue" => "#0000ff", "green" => "#008000", "navy" => "#000080", "maroon" => "#800000"}.freeze
+
         def spoken(value, _unit = "pt")
           (value == "auto") ? "automatic" : value
         end
@@ -117,8 +121,9 @@ module Norvel
         end
 
         def typed(text)
-          return "auto" if %w[auto automatic none].include?(text.to_s.strip.downcase)
-          Norvel::Colour.hex(text.to_s.strip) or raise Refused,
+          said = text.to_s.strip
+          return "auto" if %w[auto automatic none].include?(said.downcase)
+          NAMED[said.downcase] || Norvel::Colour.hex(said) or raise Refused,
             "“#{text}” is not a colour: type it like #1f3864, or automatic."
         end
       end

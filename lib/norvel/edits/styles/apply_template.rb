@@ -4,13 +4,15 @@ module Norvel
   module Edits
     # Dresses a document in the styles of a template, and in its page set-up and numbering when asked. Styles are
     # matched by name; a style in use that has no namesake gives its text to the template's style of the role that its
-    # text plays. A matched style takes over the template's definition, the others of the template are added. What the
+    # text plays. Running text in the file's base style goes in the template's style for it, where that is another.
+    # Lists and numbers that the template has no word on stay. A matched style takes over the template's definition, the others of the template are added. What the
     # template says in its document defaults is said by its root styles here, since defaults of the document reach all
     # text.
     class ApplyTemplate < StyleEdit
       # What a template does to a document's styles: pairs of [style, template's style], added styles, and styles in use
-      # without a namesake; roles: {style id => [template's style, role]} for those of them that a role matches.
-      Match = Struct.new(:pairs, :added, :unmatched, :roles)
+      # without a namesake; roles: {style id => [template's style, role]} for those of them that a role matches; text:
+      # [ids of running text in the base style, the template's style for it], nil where it stays.
+      Match = Struct.new(:pairs, :added, :unmatched, :roles, :text)
 
       # template: a Document; page: take its page set-up too; numbering: and the lists of its styles; chosen: {style id
       # => template's style name, nil to stay} for styles without namesake, instead of what their role says; only: names
@@ -26,8 +28,10 @@ module Norvel
 
       def change(document)
         @taken, @lists, @definitions = document.numbering, {}, {}
+        text = running_text(document)
         document = with_partners(document)
         document = with_sheet(document, dressed(document)).with(numbering: @taken)
+        document = with_text(document, *text) if text
         @page ? with_page(document) : document
       end
 
@@ -42,7 +46,17 @@ module Norvel
           style.paragraph? && !document.uses[style.id]
             .zero?
         } - pairs.map(&:first)
-        Match.new(pairs, theirs - pairs.map(&:last), unmatched, @only ? {} : by_role(document, unmatched))
+        Match.new(pairs, theirs - pairs.map(&:last), unmatched, @only ? {} : by_role(document, unmatched),
+          running_text(document))
+      end
+
+      # What a change of numbers would print otherwise: [[Paragraph, its marker, the one then], …].
+      def renumbered(document)
+        after = change(document)
+        document.paragraphs.filter_map do |paragraph|
+          was, now = document.markers[paragraph.id], after.markers[paragraph.id]
+          [paragraph, was, now] unless was == now
+        end
       end
 
       private
@@ -58,6 +72,36 @@ module Norvel
 
       def partner(document, style)
         document.sheet.named(style.name, style.type) || ((style.default && document.sheet.default(style.type)) || nil)
+      end
+
+      # Running text that stands in the base style, and the template's style for such text where it has one beside its
+      # own base style.
+      def running_text(document)
+        style = @only ? nil : body_style
+        base = document.sheet.default
+        return if style.nil? || base.nil? || document.sheet.named(style.name, "paragraph").equal?(base)
+        ids = document.paragraphs.select { |one| document.style_of(one).equal?(base) && text?(document, one) }.map(&:id)
+        [ids, style] unless ids.empty?
+      end
+
+      def text?(document, paragraph)
+        document.settled.role(paragraph) == "body" && document.settled.sure?(paragraph)
+      end
+
+      # The one its own text wears, or of that name where it has no text.
+      def body_style
+        made = @template.sheet.styles.values.select do |style|
+          style.paragraph? && !style.default && Survey::StyleRoles.of_style(@template.sheet, style) == "body"
+        end
+        uses = @template.uses
+        worn = made.max_by { |style| uses[style.id] }
+        return if worn.nil? || uses[worn.id] < uses[@template.sheet.default&.id]
+        uses[worn.id].positive? ? worn : made.find { |style| style.name == Roles["body"].style }
+      end
+
+      def with_text(document, ids, style)
+        id = document.sheet.named(style.name, "paragraph").id
+        document.replace(ids.map { |one| document.paragraph(one).with(style_id: id) })
       end
 
       # The role that most paragraphs of a style play, and the template's style of that role: one made for it before the
@@ -96,7 +140,8 @@ module Norvel
           ids[style.id] = document.with(sheet: Styles::StyleSheet.new(styles: taken.dup)).free_style_id(style.name)
           taken[ids[style.id]] = nil
         end
-        @taken = found.pairs.inject(@taken) { |now, (own, _)| now.without_style(own.id) } if @numbering
+        listed = found.pairs.select { |_, style| @numbering && @template.numbering.list(style.paragraph[:list_id]) }
+        @taken = listed.inject(@taken) { |now, (own, _)| now.without_style(own.id) }
         found.pairs.each { |own, style| taken[own.id] = own.with(**definition(document, style, ids, own)) }
         found.added.each do |style|
           taken[ids[style.id]] = style.with(id: ids[style.id], default: false, source: nil,
@@ -121,10 +166,9 @@ module Norvel
 
       # With the list that the template's style has, under a new id; else with the one that the document's style had.
       def listed(set, ids, own)
-        bare = set.without(:list_id, :list_level)
-        return bare.merge((own&.paragraph || bare).slice(:list_id, :list_level)) unless @numbering
-        list = @template.numbering.list(set[:list_id])
-        list ? set.merge(list_id: @lists[set[:list_id]] ||= taken_list(list, ids)) : bare
+        list = @numbering && @template.numbering.list(set[:list_id])
+        return set.merge(list_id: @lists[set[:list_id]] ||= taken_list(list, ids)) if list
+        set.without(:list_id, :list_level).merge(own ? own.paragraph.slice(:list_id, :list_level) : {})
       end
 
       def taken_list(list, ids)

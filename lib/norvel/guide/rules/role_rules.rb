@@ -93,7 +93,8 @@ module Norvel
           return false unless @check.sure?(paragraph)
           style = @document.style_of(paragraph)
           return true if style.nil? || style.default || @document.decisions.key?(paragraph.id)
-          return true if Survey::StyleRoles.of_style(@document.sheet, style)
+          told = Survey::StyleRoles.of_style(@document.sheet, style)
+          return told != "body" || role == "body" || @check.confidence(paragraph) >= AGAINST if told
           @uniform ||= {}
           @uniform.fetch([style.id, role]) do |key|
             worn = @check.roles_in(style.id)
@@ -101,13 +102,20 @@ module Norvel
           end
         end
 
+        AGAINST = 0.9 # so sure must be what contradicts a style for running text
         UNSURE = "what it is can't be told with enough confidence"
 
         # Is the paragraph in the style of this name?
         def in_style?(paragraph, wanted)
           @wanted_styles ||= Hash.new { |known, name| known[name] = [@document.sheet.called(name)] }
           style = @wanted_styles[wanted].first
-          !style.nil? && style.equal?(@document.style_of(paragraph))
+          own = @document.style_of(paragraph)
+          !style.nil? && (style.equal?(own) || variant?(own, style))
+        end
+
+        # "Heading 1 Unnumbered", based on Heading 1.
+        def variant?(own, style)
+          own && own.based_on == style.id && own.name.start_with?("#{style.name} ")
         end
 
         # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.

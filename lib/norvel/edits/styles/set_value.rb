@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # One value for many paragraphs: "double spacing on everything". The styles they wear are changed, not each of them,
+    # and what is set by hand against it goes; paragraphs that are not meant look as before, whether they share a style
+    # or one is based on it. Words that are set apart in their paragraph stay so.
+    class SetValue < Edit
+      # ids: paragraphs of the text; name: of the property table; value: as its type has it
+      def initialize(ids, name, value)
+        @ids = ids
+        @property = Styles::Properties[name]
+        @value = value
+      end
+
+      # Paragraphs by what they are, for a set: on: names of roles, "text" for all that is no heading, title or in a
+      # table, "everything"; but: roles that are left out.
+      def self.chosen(document, on, but: [])
+        document.paragraphs.reject(&:blank?).select do |paragraph|
+          role = document.settled.role(paragraph)
+          on.any? { |name| covers?(name, role) } && but.none? { |name| covers?(name, role) }
+        end.map(&:id)
+      end
+
+      KINDS = {"headings" => /\Aheading_/, "text" => /\A(?:body|quote|list_item|code|reference_entry)\z/,
+               "everything" => //}.freeze
+
+      def self.covers?(name, role)
+        KINDS.fetch(name) { return name == role }.match?(role)
+      end
+
+      def change(document)
+        paragraphs = chosen(document, @ids).reject { |paragraph| met?(document, paragraph) }
+        changed = by_styles(document, paragraphs)
+        fitting = LetStyleSay.new(paragraphs.map(&:id), ruled: [@property.name])
+        changed = fitting.change(changed) if paragraphs.any?
+        left = paragraphs.map(&:id).reject { |id| met?(changed, changed.paragraph(id)) }
+        changed.replace(left.map { |id| by_hand(changed, changed.paragraph(id)) })
+      end
+
+      def title(_document)
+        "#{@property.label} #{@property.spoken(@value)} on #{count(@ids.size)}"
+      end
+
+      # Names of the styles that change for it.
+      def styles(document)
+        worn(document, chosen(document, @ids)).keys.filter_map { |id| document.sheet[id]&.name }
+      end
+
+      private
+
+      # Has it the value, or have most of its letters?
+      def met?(document, paragraph)
+        look = (@property.on == :run) ? document.letter_look(paragraph) : document.look(paragraph)
+        whole = @property.on == :paragraph || paragraph.ways.values.all? { |run, _| same?(document.run_look(run, paragraph)) }
+        same?(look) && whole
+      end
+
+      def same?(look)
+        @property.same?(look[@property.name], @value)
+      end
+
+      # {style id => those that wear it} of the styles that would not give them the value. One that more others wear is
+      # none of theirs: what stands in it is set by hand.
+      def worn(document, paragraphs)
+        meant = @ids.to_h { |id| [id, true] }
+        others = document.everything.reject { |one| one.blank? || meant[one.id] }
+          .map { |one| document.style_of(one)&.id }.tally
+        groups = paragraphs.group_by { |paragraph| document.style_of(paragraph)&.id }.except(nil)
+        groups.reject do |id, list|
+          list.size < others.fetch(id, 0) || same?(document.cascade.of_style(document.sheet[id], @property.on))
+        end
+      end
+
+      # Bases first, so that what inherits from them is seen as it will be.
+      def by_styles(document, paragraphs)
+        ids = paragraphs.map(&:id)
+        worn(document, paragraphs).keys.sort_by { |id| document.sheet.chain(document.sheet[id]).size }
+          .inject(document) do |now, id|
+            next now if same?(now.cascade.of_style(now.sheet[id], @property.on))
+            ChangeStyleFor.new(id, {@property.name => @value}, ids).change(now)
+          end
+      end
+
+      # A list, a table or a character style says otherwise: set on the paragraph itself, on words only where it is all
+      # of them.
+      def by_hand(document, paragraph)
+        if @property.on == :paragraph
+          bare = document.look(paragraph.with(direct: paragraph.direct.without(*slots)))
+          return paragraph.with(direct: Setting.put(paragraph.direct, @property.name, @value, bare))
+        end
+        return paragraph if Fitting.new(document, document).mixed(paragraph).include?(@property.name)
+        paragraph.with(runs: paragraph.runs.map { |run| set(document, run, paragraph) }.freeze)
+      end
+
+      def set(document, run, paragraph)
+        return run if run.symbols? || same?(document.run_look(run, paragraph))
+        bare = document.run_look(run.with(direct: run.direct.without(*slots)), paragraph)
+        run.with(direct: Setting.put(run.direct, @property.name, @value, bare))
+      end
+
+      def slots
+        Styles::Properties.slots_of(@property.name)
+      end
+    end
+  end
+end

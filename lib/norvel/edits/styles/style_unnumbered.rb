@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Gives the paragraphs of a numbered style that have no number, since it was switched off on each of them (a preface
+    # among chapters), a style of their own: based on theirs, in contents lists as they are, without a number.
+    class StyleUnnumbered < StyleEdit
+      def initialize(id)
+        @id = id
+      end
+
+      # The paragraphs of the style whose number is switched off.
+      def places(document)
+        return [] unless document.sheet[@id]&.paragraph? && document.cascade.memo(:listed, @id) { listed?(document) }
+        document.paragraphs.select { |one| document.style_of(one)&.id == @id && one.direct[:list_id]&.zero? }
+      end
+
+      def change(document)
+        without = places(document)
+        raise Refused, "Nothing in #{name_of(document, @id)} has its number switched off." if without.empty?
+        named = DefineStyle.new(name(document), based_on: @id, next_id: document.sheet[@id].next_id).change(document)
+        style = named.sheet.named(name(document))
+        made = named.with(sheet: named.sheet.put(style.with(paragraph: style.paragraph.merge(list_id: 0))))
+        made.replace(without.map do |paragraph|
+          paragraph.with(style_id: style.id, direct: paragraph.direct.without(:list_id, :list_level))
+        end)
+      end
+
+      def title(document)
+        "Make #{name(document)} of #{count(places(document).size)}"
+      end
+
+      private
+
+      # Lists of styles part names with commas.
+      def name(document)
+        "#{name_of(document, @id)} Unnumbered"
+      end
+
+      def listed?(document)
+        place = document.cascade.of_style(document.sheet[@id], :paragraph)[:list]
+        !place.nil?
+      end
+    end
+  end
+end
