@@ -34,6 +34,11 @@ module BenchView
     (Norvel::Edits::StyleWords::USUAL.keys | own).map { |name| [name, name] } << ["", "none"]
   end
 
+  # Is any of them a note's, a head's or a foot's, where less can be changed?
+  def beside_text?(ids)
+    ids.any? { |id| Norvel::Document::Story.id?(id) }
+  end
+
   # What a person can say that a paragraph is: [[role, words], …].
   def decisions_to_make
     roles = Norvel::Roles::ALL.except("blank").map { |name, role| [name, role.words] }

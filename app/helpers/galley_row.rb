@@ -22,8 +22,19 @@ module GalleyRow
   def set_text(paragraph, whose = document)
     paragraph.runs.map do |run|
       next "" if run.text.empty?
-      %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}">#{run_html(run.text)}</span>)
+      text = with_notes(run_html(run.text), run, whose)
+      %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}">#{text}</span>)
     end.join
+  end
+
+  # Marks of notes lead to what they say.
+  def with_notes(html, run, whose)
+    marks = run.objects.grep(Norvel::Document::NoteMark)
+    return html if marks.empty? || !whose.equal?(document)
+    html.gsub(SIGNS[Norvel::Document::Run::NOTE]) do |sign|
+      first = (mark = marks.shift) && document.note(mark)&.paragraphs&.first
+      first ? %(<a class="tonote" href="#{path_to("galley", at: first.id)}" title="the note">#{sign}</a>) : sign
+    end
   end
 
   # The marker of a listed paragraph, in its own look; empty where there is none, as of one that stands in for a style
@@ -93,11 +104,38 @@ module GalleyRow
   end
 
   def blocks
-    @blocks ||= document.paragraphs.each_slice(BLOCK).to_a
+    @blocks ||= document.working.each_slice(BLOCK).to_a
   end
 
   def block_of(id)
-    document.position(id) / BLOCK
+    @places ||= document.working.each_with_index.to_h { |paragraph, place| [paragraph.id, place] }
+    (@places[id] || document.position(id)) / BLOCK
+  end
+
+  # "paragraph 12", "note 3", "running foot of section 1".
+  def place_words(id)
+    story = document.story_of(id) or return "paragraph #{number(document.position(id) + 1)}"
+    if story.note?
+      "note #{note_number(story)}"
+    else
+      "running #{(story.kind == "header") ? "head" : "foot"}#{which(story)}"
+    end
+  end
+
+  # What stands above the first row of a note, a head or a foot; nil elsewhere.
+  def story_head(paragraph)
+    story = document.story_of(paragraph.id)
+    place_words(paragraph.id).then { |words| words[0].upcase + words[1..] } if story &&
+      story.paragraphs.first.equal?(paragraph)
+  end
+
+  def note_number(story)
+    document.stories.select { |other| other.kind == story.kind }.index(story) + 1
+  end
+
+  def which(story)
+    pages = {"first" => " of the first page", "even" => " of left pages"}[story.which]
+    "#{pages} of section #{story.section || 1}"
   end
 
   # About how tall a block that was not sent yet will be, in pixels.

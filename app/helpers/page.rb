@@ -122,7 +122,8 @@ module Page
 
   # The place of a paragraph as a link to it in the galley.
   def place_link(paragraph)
-    %(<a href="#{path_to("galley", at: paragraph.id)}">#{number(document.position(paragraph.id) + 1)}</a>)
+    place = place_words(paragraph.id).delete_prefix("paragraph ")
+    %(<a href="#{path_to("galley", at: paragraph.id)}">#{place}</a>)
   end
 
   # Words as a link to a paragraph in the galley.
@@ -184,6 +185,6 @@ module Page
   # Ids that a page sent: "3,7-12" or a list of fields.
   def chosen_ids
     named = params[:ids].to_s.empty? ? Array(params[:paragraph]).join(",") : params[:ids]
-    Spans.read(named, document.paragraphs)
+    Spans.read(named, document.working)
   end
 end

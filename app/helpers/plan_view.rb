@@ -132,7 +132,7 @@ module PlanView
   end
 
   def still(whose, paragraph)
-    paragraph && whose.include?(paragraph.id) ? whose.paragraph(paragraph.id) : nil
+    (paragraph && whose.include?(paragraph.id)) ? whose.paragraph(paragraph.id) : nil
   end
 
   def gap_line(paragraph, whose)

@@ -76,11 +76,21 @@ class Manuscript < ActiveRecord::Base
       kinds = edit.details(before).first(200)
       way_back = Norvel::Snapshot.dump_change(change, first_document)
       become(change.after) do
-        ledger_entries.create!(title: change.title[0, 250], kinds:, touched: change.count,
+        title = [change.title, where(change)].compact.join(", ")[0, 250]
+        ledger_entries.create!(title:, kinds:, touched: change.count,
           words_changed: change.words_changed, way_back:)
       end
       change
     end
+  end
+
+  BESIDE = {"footnote" => "notes", "endnote" => "endnotes", "header" => "running heads", "footer" => "running feet",
+            "comment" => "comments"}.freeze
+
+  # What a change touched beside the text, in words; nil where it touched nothing there.
+  def where(change)
+    said = change.beside.map { |kind, count| "#{count} in #{BESIDE.fetch(kind)}" }
+    said.join(", ") unless said.empty?
   end
 
   # Takes the last change back, or every change back to that entry with it, in order. Returns the entries, the last

@@ -8,7 +8,8 @@ module FindingRoutes
     app.post("/manuscripts/:id/findings/mend") do
       group = manuscript.check.groups.find { |g| g.key == params[:group] } or raise Norvel::Refused,
         "That group of findings is not there any more: it may have been mended with another."
-      edit = group.edit(manuscript.rules, way: chosen_way) or raise Norvel::Refused, "There is no mend for this: it needs your eye."
+      edit = group.edit(manuscript.rules, way: chosen_way) or raise Norvel::Refused,
+        "There is no mend for this: it needs your eye."
       after_mend manuscript.perform(edit, version: params[:version]).title
     end
 

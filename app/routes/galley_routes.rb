@@ -57,7 +57,7 @@ module GalleyRoutes
            }
       end
       content_type :json
-      document.paragraphs.select { |other| !other.blank? && like[other] }.map(&:id).to_json
+      document.working.select { |other| !other.blank? && like[other] }.map(&:id).to_json
     end
 
     # Paragraphs that hold a text, or match a pattern between slashes.
@@ -123,7 +123,7 @@ module GalleyRoutes
 
       # Everything from here to the next heading of the same level or a higher one.
       def section_from(paragraph)
-        start = document.position(paragraph.id)
+        start = document.text_position(paragraph.id)
         level = document.suggestions[paragraph.id].level || 6
         rest = document.paragraphs.drop(start + 1)
         inside = rest.take_while { |other| (found = document.suggestions[other.id].level).nil? || found > level }
@@ -135,7 +135,7 @@ module GalleyRoutes
         return [] if sought.strip.empty?
         pattern = sought[%r{\A/(.+)/\z}, 1]
         test = pattern ? Regexp.new(pattern[0, 300]) : Regexp.new(Regexp.escape(sought), Regexp::IGNORECASE)
-        Timeout.timeout(2) { document.paragraphs.select { |paragraph| test.match?(paragraph.text.strip) }.map(&:id) }
+        Timeout.timeout(2) { document.working.select { |paragraph| test.match?(paragraph.text.strip) }.map(&:id) }
       rescue RegexpError => error
         raise Norvel::Refused, "The pattern can't be read: #{error.message.split(":").first}."
       rescue Timeout::Error
@@ -209,10 +209,11 @@ module GalleyRoutes
 
       # The rows to send, nil when the galley has to be drawn anew: rows came or went, or there are too many.
       def touched_rows(before)
-        return if before.paragraphs.size != document.paragraphs.size
+        return if before.working.size != document.working.size
         styles = !before.sheet.equal?(document.sheet)
-        touched = document.paragraphs.each_with_index.reject do |paragraph, index|
-          paragraph.equal?(before.paragraphs[index]) && !styles &&
+        was = before.working
+        touched = document.working.each_with_index.reject do |paragraph, index|
+          paragraph.equal?(was[index]) && !styles &&
             before.markers[paragraph.id] == document.markers[paragraph.id]
         end
         return if touched.size > FEW

@@ -39,15 +39,33 @@ module Norvel
       @cascade
     end
 
-    # The paragraph with this id; raises Refused, since another window may have removed it.
+    # The paragraph with this id, of the text or beside it; raises Refused, since another window may have removed it.
     def paragraph(id)
-      paragraphs[position(id)]
+      everything[position(id)]
     end
 
-    # Where in the text the paragraph with this id stands, from 0.
+    # Where the paragraph with this id stands, from 0: in the text, and after it in what stands beside it.
     def position(id)
-      @positions ||= paragraphs.each_with_index.to_h { |paragraph, position| [paragraph.id, position] }
+      @positions ||= everything.each_with_index.to_h { |paragraph, position| [paragraph.id, position] }
       @positions[id] or raise Refused, "Paragraph #{id} is not in this document any more."
+    end
+
+    # The same for changes that only the text itself can have.
+    def text_position(id)
+      return position(id) unless Story.id?(id)
+      raise Refused, "That can be done in the text itself, not in notes, heads and feet."
+    end
+
+    # What a person works on: the text, then notes, heads and feet.
+    def working
+      @working ||= paragraphs + stories.reject { |story| story.kind == "comment" }.flat_map(&:paragraphs)
+    end
+
+    # The Story that the paragraph with this id stands in, nil for the text.
+    def story_of(id)
+      return unless Story.id?(id)
+      @story_of ||= stories.flat_map { |story| story.paragraphs.map { |one| [one.id, story] } }.to_h
+      @story_of[id]
     end
 
     def include?(id)
@@ -70,6 +88,8 @@ module Norvel
 
     # The same without these paragraphs. Places with names that stood in them stand at the next one now, as in the file.
     def without(ids)
+      return self if ids.empty?
+      ids.each { |id| text_position(id) }
       going = ids.to_h { |id| [id, true] }
       left = []
       kept = paragraphs.filter_map do |paragraph|
@@ -103,7 +123,10 @@ module Norvel
     def replace(changed)
       return self if changed.empty?
       by_id = changed.to_h { |paragraph| [paragraph.id, paragraph] }
-      with(paragraphs: paragraphs.map { |paragraph| by_id.fetch(paragraph.id, paragraph) })
+      beside = changed.any? { |paragraph| Story.id?(paragraph.id) }
+      now = same_or(paragraphs, paragraphs.map { |paragraph| by_id.fetch(paragraph.id, paragraph) })
+      document = now.equal?(paragraphs) ? self : with(paragraphs: now)
+      beside ? document.with_stories { |paragraph| by_id.fetch(paragraph.id, paragraph) } : document
     end
 
     def section_of(paragraph)

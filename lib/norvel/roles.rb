@@ -37,15 +37,20 @@ module Norvel
         names: /\Atable (?:text|contents|heading|paragraph)\b/i),
       Role.new(name: "body", words: "body text", style: "Body Text",
         names: /\A(?:body text|text body|normal|first paragraph|standard|normal \(web\)|no spacing)\b/i),
+      Role.new(name: "note", words: "note", style: "Footnote Text", names: /\A(?:footnote|endnote) text\b/i),
+      Role.new(name: "running_head", words: "running head or foot", names: /\A(?:header|footer|page number)\b/i),
       Role.new(name: "blank", words: "blank", form: "x"),
       Role.new(name: "other", words: "other",
-        names: /\A(?:verse|poem|poetry|address|inside address|signature|salutation|closing|date|byline|author|dedication|
-          epigraph|envelope|return address|header|footer|page number|message header)/ix)
+        names: /\A(?:verse|poem|poetry|address|inside\ address|signature|salutation|closing|date|byline|author|
+          dedication|epigraph|envelope|return\ address|message\ header)/ix)
     ].freeze
 
     ALL = LIST.to_h { |role| [role.name, role] }.freeze
     # Those that a guide may speak of.
-    STATED = (ALL.keys - %w[blank other]).freeze
+    STATED = (ALL.keys - %w[blank other note running_head]).freeze
+    # Those of what stands beside the text, by kinds of stories.
+    BESIDE = {"footnote" => "note", "endnote" => "note", "header" => "running_head", "footer" => "running_head",
+              "comment" => "other"}.freeze
 
     module_function
 

@@ -33,8 +33,9 @@ export async function redraw(id) {
 
 export function topRow() {
   const edge = galley().getBoundingClientRect();
-  const top = document.elementFromPoint(edge.left + 200, edge.top + 40)?.closest(".row");
-  return top ? Number(top.dataset.id) : state.order[0];
+  const at = (down) => document.elementFromPoint(edge.left + 200, edge.top + down)?.closest(".row");
+  const top = [40, 70, 100, 140].map(at).find(Boolean);
+  return top ? Number(top.dataset.id) : (state.at ?? state.order[0]);
 }
 
 let watcher;

@@ -12,7 +12,7 @@ class Mixed
     '<w:rStyle w:val="Strong"/>', '<w:spacing w:val="12"/>', '<w:lang w:val="de-DE"/>', '<w:kern w:val="28"/>', '<w:b w:val="0"/>'].freeze
   LINES = ['<w:jc w:val="center"/>', '<w:jc w:val="right"/>', '<w:jc w:val="both"/>', '<w:ind w:left="720"/>', '<w:ind w:firstLine="360"/>',
     '<w:ind w:left="720" w:hanging="720"/>', '<w:spacing w:before="240" w:after="60"/>', '<w:spacing w:line="360" w:lineRule="auto"/>',
-    '<w:keepNext/>', '<w:shd w:val="clear" w:color="auto" w:fill="EEEEEE"/>', '<w:outlineLvl w:val="1"/>', "<w:pageBreakBefore/>",
+    "<w:keepNext/>", '<w:shd w:val="clear" w:color="auto" w:fill="EEEEEE"/>', '<w:outlineLvl w:val="1"/>', "<w:pageBreakBefore/>",
     '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>', '<w:numPr><w:ilvl w:val="1"/><w:numId w:val="2"/></w:numPr>',
     '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="0"/></w:numPr>',
     '<w:pBdr><w:bottom w:val="single" w:sz="4" w:space="1" w:color="auto"/></w:pBdr>', '<w:tabs><w:tab w:val="left" w:pos="1440"/></w:tabs>'].freeze
@@ -45,7 +45,11 @@ class Mixed
     "#{"<w:pStyle w:val=\"#{style}\"/>" if style}#{set.join}"
   end
 
-  def rpr(share = 0.3) = chance?(share) ? LETTERS.sample(1 + @dice.rand(2), random: @dice).sort_by { |one| one.include?("rStyle") ? 0 : 1 }.uniq { |one| one[/\w+:\w+/] }.join : ""
+  def rpr(share = 0.3) = if chance?(share)
+                           LETTERS.sample(1 + @dice.rand(2), random: @dice).sort_by { |one| one.include?("rStyle") ? 0 : 1 }.uniq { |one| one[/\w+:\w+/] }.join
+                         else
+                           ""
+                         end
 
   def runs = Array.new(1 + @dice.rand(4)) { r("#{sentence} ", rpr) }.join
 

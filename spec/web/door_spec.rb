@@ -90,7 +90,7 @@ RSpec.describe "the door for what is sent", :web do
   it "counts a paragraph that is named twice once, and works for no more than the document has" do
     began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
     post "/manuscripts/#{manuscript.id}/edits/case", {authenticity_token: token, ids: "2,2,2-3,1-99999999", case: "capitals", version: 0}
-    expect(Manuscript.find(manuscript.id).ledger_entries.last.title).to eq "Show #{manuscript.paragraphs} paragraphs in capitals"
+    expect(Manuscript.find(manuscript.id).ledger_entries.last.title).to eq "Show #{manuscript.paragraphs + 1} paragraphs in capitals, 1 in running feet"
     expect(Spans.read((["1-99999999"] * 20_000).join(","), manuscript.document.paragraphs).size).to eq manuscript.paragraphs
     expect(Process.clock_gettime(Process::CLOCK_MONOTONIC) - began).to be < 2
     expect { Spans.read("1," * 20_001, []) }.to raise_error(Door::Malformed, /select everything/)

@@ -29,13 +29,19 @@ module Norvel
       def report(check)
         places = check.document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
         {guide: guide.name, meets: check.meets?, counts: check.counts,
-         findings: check.findings.map { |f| finding(f, places) }, unchecked: guide.unchecked}
+         findings: check.findings.map { |f| finding(f, places).merge(beside(f, check)) }, unchecked: guide.unchecked}
       end
 
       def finding(finding, places)
         {rule: finding.rule, severity: finding.severity, index: places[finding.paragraph], page: nil,
          section: finding.section, message: finding.message,
          expected: finding.asked, found: finding.found, cite: finding.cite, mend: finding.mend&.name}
+      end
+
+      # Where it is when not in the text: {part: "footnote"}.
+      def beside(finding, check)
+        story = finding.paragraph && check.document.story_of(finding.paragraph)
+        story ? {part: story.kind} : {}
       end
 
       def text(checks)

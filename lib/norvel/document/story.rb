@@ -11,6 +11,19 @@ module Norvel
     #   author      of a comment
     Story = Value.define(:kind, :id, :section, :which, :paragraphs, :tables, :author, paragraphs: [].freeze,
       tables: [].freeze) do
+      # Ids of paragraphs beside the text begin here, so many for each story.
+      self::IDS = 1_000_000
+
+      # The paragraphs of a story with ids of their own in the document; number: of the story, from 1.
+      def self.apart(paragraphs, number)
+        paragraphs.map { |one| (one.id > self::IDS) ? one : one.with(id: (number * self::IDS) + one.id) }.freeze
+      end
+
+      # Is this the id of a paragraph beside the text?
+      def self.id?(id)
+        id > self::IDS
+      end
+
       # Paragraphs and tables, in order.
       def blocks
         Blocks.of(paragraphs, tables)

@@ -56,9 +56,19 @@ module Norvel
         @words_changed = words_changed
       end
 
-      # Paragraphs it touched.
+      # Paragraphs it touched, of the text and beside it.
       def count
-        splices.sum { |_, old, new| [old.size, new.size].max }
+        splices.sum { |_, old, new| [old.size, new.size].max } + beside.values.sum
+      end
+
+      # Those beside the text by where they stand: {"footnote" => 3}.
+      def beside
+        was, now = others[:stories]
+        return {} unless was && now
+        was.zip(now).each_with_object(Hash.new(0)) do |(one, other), sums|
+          changed = one.paragraphs.zip(other.paragraphs).count { |before, after| !before.equal?(after) }
+          sums[one.kind] += changed if changed.positive?
+        end
       end
 
       def nothing?

@@ -18,8 +18,8 @@ module Norvel
       # Paragraphs that are not as they were: set, moved to a style, gone or new.
       def touched
         @touched ||= begin
-          old = before.paragraphs.to_h { |p| [p.id, p] }
-          new = after.paragraphs.to_h { |p| [p.id, p] }
+          old = before.everything.to_h { |p| [p.id, p] }
+          new = after.everything.to_h { |p| [p.id, p] }
           (old.keys | new.keys).filter_map { |id|
             Pair.new(old[id], new[id]) unless old[id].equal?(new[id]) || old[id] == new[id]
           }
@@ -28,7 +28,7 @@ module Norvel
 
       # Paragraphs whose look would be another, whether they or their styles are touched.
       def restyled
-        @restyled ||= after.paragraphs.filter_map do |paragraph|
+        @restyled ||= after.everything.filter_map do |paragraph|
           next unless before.include?(paragraph.id)
           was = before.paragraph(paragraph.id)
           Pair.new(was, paragraph) unless before.look(was) == after.look(paragraph) &&

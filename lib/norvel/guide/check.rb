@@ -146,7 +146,7 @@ module Norvel
       end
 
       def by_paragraph
-        @by_paragraph ||= document.paragraphs.to_h { |paragraph| [paragraph.id, found(paragraph)] }
+        @by_paragraph ||= document.working.to_h { |paragraph| [paragraph.id, found(paragraph)] }
       end
 
       # What was found before stays where nothing can have changed it.
@@ -158,9 +158,9 @@ module Norvel
       end
 
       def same_as_before?(paragraph)
-        @before && @before.document.include?(paragraph.id) && @before.document.settled[paragraph] == document
-          .settled[paragraph] &&
-          @before.document.paragraph(paragraph.id).equal?(paragraph) &&
+        return false unless @before&.document&.include?(paragraph.id)
+        was = @before.document
+        was.paragraph(paragraph.id).equal?(paragraph) && was.settled[paragraph] == document.settled[paragraph] &&
           (!@reached || @before.suggested?(paragraph) == suggested?(paragraph))
       end
 

@@ -58,8 +58,9 @@ module Norvel
       def example
         return @example if defined?(@example)
         places = findings.filter_map(&:paragraph).uniq
-        pairs = places.lazy.filter_map { |id| [was.paragraph(id), (now.paragraph(id) if now.include?(id))] if was.include?(id) }
-        pairs.first(40).max_by { |one, other| telling(one, other) }
+        pairs = places.select { |id| was.include?(id) }.first(40)
+          .map { |id| [was.paragraph(id), (now.paragraph(id) if now.include?(id))] }
+        @example = pairs.max_by { |one, other| telling(one, other) }
       end
 
       # How many words keep an emphasis of their own, by kind: {italic: 312, …}.

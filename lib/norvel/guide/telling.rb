@@ -54,7 +54,9 @@ module Norvel
       end
 
       KEPT = {bold: "in bold", italic: "in italics", underline: "underlined", strike: "struck through",
-              caps: "in capitals", small_caps: "in small capitals", highlight: "highlighted", color: "in a colour"}.freeze
+              caps: "in capitals", small_caps: "in small capitals", highlight: "highlighted",
+              color: "in a colour"}.freeze
+      SHOWN = {run: %i[font size bold italic], paragraph: %i[align line_spacing first_line]}.freeze
 
       private
 
@@ -63,13 +65,17 @@ module Norvel
       end
 
       def whose_look
-        @part.takes_look? ? ", which takes #{(@part.count == 1) ? "its" : "their"} look" : ""
+        if @part.takes_look?
+          ", which takes #{(@part.count == 1) ? "its" : "their"} look"
+        else
+          ""
+        end
       end
 
       def style_detail
         style = @part.now.sheet.called(@part.style)
         return differing if !@part.takes_look? && @part.differences.any?
-        values = {run: %i[font size bold italic], paragraph: %i[align line_spacing first_line]}.flat_map do |place, names|
+        values = SHOWN.flat_map do |place, names|
           look = @part.now.cascade.of_style(style, place)
           names.filter_map { |name| value(name, look[name]) }
         end

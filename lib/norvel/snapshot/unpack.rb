@@ -58,8 +58,15 @@ module Norvel
 
       def stories(data)
         @original.stories.zip(data).map do |came, paragraphs|
-          came.with(paragraphs: paragraphs.map { |paragraph| paragraph(paragraph, came.paragraphs) }.freeze)
+          now = paragraphs.map { |paragraph| known(paragraph(paragraph, came.paragraphs), came.paragraphs) }
+          came.with(paragraphs: now.freeze)
         end.freeze
+      end
+
+      # Ids of what stands beside the text were its own in each part once.
+      def known(paragraph, came)
+        was = paragraph.source && came[paragraph.source]
+        (was.nil? || was.id == paragraph.id) ? paragraph : paragraph.with(id: was.id)
       end
 
       def numbering(data)

@@ -109,8 +109,9 @@ module Norvel
 
       class Colour < Any
         # The basic colours of CSS Color 4, 6.1, that a person types for text.
-        NAMED = {"black" => "#000000", "white" => "#ffffff", "gray" => "#808080", "grey" => "#808080", "red" => "#ff0000",
-                 "blue" => "#0000ff", "green" => "#008000", "navy" => "#000080", "maroon" => "#800000"}.freeze
+        NAMED = {"black" => "#000000", "white" => "#ffffff", "gray" => "#808080", "grey" => "#808080",
+                 "red" => "#ff0000", "blue" => "#0000ff", "green" => "#008000", "navy" => "#000080",
+                 "maroon" => "#800000"}.freeze
 
         def spoken(value, _unit = "pt")
           (value == "auto") ? "automatic" : value

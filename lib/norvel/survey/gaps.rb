@@ -86,12 +86,23 @@ module Norvel
       def choose(gap, before, after)
         sides = [[:space_after, before], [:space_before, after]].select(&:last)
         sides.reverse! if after && @settled.role(after).start_with?("heading")
-        sides.each do |side, holder|
-          requirement = @asked.dig(@settled.role(holder), side)
-          return if requirement&.meets?(look(holder, side))
-          next if requirement && !requirement.meets?(space(gap, side))
-          return gap.side, gap.holder, gap.space = side, holder, space(gap, side)
-        end
+        side, holder = sides.find { |name, one| settled?(name, one) || free?(name, one, space(gap, name)) }
+        return if side.nil? || settled?(side, holder)
+        gap.side, gap.holder, gap.space = side, holder, space(gap, side)
+      end
+
+      # Does a guide say how much space this is, and is it so?
+      def settled?(side, holder)
+        requirement(side, holder)&.meets?(look(holder, side))
+      end
+
+      def free?(side, holder, space)
+        asked = requirement(side, holder)
+        asked.nil? || asked.meets?(space)
+      end
+
+      def requirement(side, holder)
+        @asked.dig(@settled.role(holder), side)
       end
 
       # What a side has to be for the whole distance to stay.

@@ -25,16 +25,17 @@ module Norvel
 
       # 1–6
       def level(paragraph)
-        stated(paragraph) || numbered_deeper(paragraph) || beside_numbered(paragraph) || @levels.fetch(@kinds[paragraph.id])
+        stated(paragraph) || numbered_deeper(paragraph) || beside_numbered(paragraph) ||
+          @levels.fetch(@kinds[paragraph.id])
       end
 
       private
 
       # Where headings of one look are numbered at several depths, the number says the level and the look does not.
       def numbered_deeper(paragraph)
-        traits = Traits.of(paragraph)
-        return unless traits.kind == :decimal && (traits.depth >= 2 || depths[@kinds[paragraph.id]].min == 1)
-        traits.depth.clamp(1, 6) if depths[@kinds[paragraph.id]].size > 1
+        traits, found = Traits.of(paragraph), depths[@kinds[paragraph.id]]
+        return if traits.kind != :decimal || found.size < 2
+        traits.depth.clamp(1, 6) if traits.depth >= 2 || found.min == 1
       end
 
       # Without a number it stands beside the highest of them.

@@ -66,7 +66,8 @@ module Norvel
       def framed
         shade = @body.look ? @body.look[:shading] : "auto"
         count(2, "on a ground of its own", distinct: true) if @look[:shading] != "auto" && @look[:shading] != shade
-        count(2, "between rules", distinct: true) if (@look[:borders] || {}) != ((@body.look && @body.look[:borders]) || {})
+        ruled = @body.look ? @body.look[:borders] : nil
+        count(2, "between rules", distinct: true) if (@look[:borders] || {}) != (ruled || {})
         count(2, "in a frame of its own", distinct: true) if @boxed
       end
 

@@ -57,6 +57,7 @@ module Norvel
       private
 
       def settle(paragraph)
+        return Role.new("blank", :style, 1.0) if paragraph.blank?
         decided = @document.decisions[paragraph.id]
         suggestion = @document.suggestions[paragraph.id]
         return Role.new(suggestion.role, :decision, 1.0) if decided

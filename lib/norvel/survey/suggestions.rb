@@ -9,13 +9,16 @@ module Norvel
         .freeze
 
       def initialize(document)
+        @document = document
         @draft = Draft.new(document)
         FINDERS.each { |finder| finder.new(@draft).find }
       end
 
       # The Suggestion for a paragraph id.
       def [](id)
-        @draft.found.fetch(id)
+        return @draft.found.fetch(id) unless Document::Story.id?(id)
+        role = Roles::BESIDE.fetch(@document.story_of(id)&.kind, "other")
+        Suggestion.new(role, 1.0, ["stands beside the text"])
       end
 
       def role(id)

@@ -22,8 +22,11 @@ module Norvel
       CONTENTS = /\A(?:#{any("contents")})\s*:?\z/i
       HEADING = /\A(?:#{any("headings", "references", "contents")})\s*:?\z/i
       # A day: "2 March 2026", "Ravelmouth, 2. März 2026", "le 2 mars 2026", "02.03.2026", "2026-03-02".
-      DATE = /\A(?:[[:alpha:]. ]{2,30},?[\s\u00A0]+)?(?:(?:[0-3]?\d(?:\.|\.º|º|st|nd|rd|th|er)?[\s\u00A0]+(?:de[\s\u00A0]+)?
-        (?:#{any("months")})|(?:#{any("months")})[\s\u00A0]+[0-3]?\d)(?:,|[\s\u00A0]+de|[\s\u00A0]+del)?[\s\u00A0]+(?:1\d|20)\d\d|
+      MONTH = "(?:#{any("months")})"
+      DAY = "[0-3]?\\d(?:\\.|\\.º|º|st|nd|rd|th|er)?"
+      DATE = /\A(?:[[:alpha:].\ ]{2,30},?[\s\u00A0]+)?
+        (?:(?:#{DAY}[\s\u00A0]+(?:de[\s\u00A0]+)?#{MONTH}|#{MONTH}[\s\u00A0]+[0-3]?\d)
+          (?:,|[\s\u00A0]+de|[\s\u00A0]+del)?[\s\u00A0]+(?:1\d|20)\d\d|
         [0-3]?\d[.\/][01]?\d[.\/](?:20)?\d\d|20\d\d-[01]\d-[0-3]\d)\.?\z/ix
       GREETING = /\A(?:#{any("greetings")})(?![[:alpha:]])[^.]{0,70}[,:!]?\z/i
       CLOSING = /\A(?:#{any("closings")})[,.!]?\z/i

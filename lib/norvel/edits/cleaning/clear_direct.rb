@@ -20,7 +20,7 @@ module Norvel
       end
 
       def change(document)
-        paragraphs = (@ids == :all) ? document.paragraphs : chosen(document, @ids)
+        paragraphs = (@ids == :all) ? document.working : chosen(document, @ids)
         document.replace(paragraphs.filter_map { |paragraph| cleared(paragraph, document) })
       end
 
@@ -28,7 +28,7 @@ module Norvel
         named = @names&.map { |name| Styles::Properties[name].label.downcase }
         what = named ? "#{named.join(", ")} set by hand" : "what was set by hand"
         touched = change(document)
-        number = document.paragraphs.zip(touched.paragraphs).count { |was, now| !was.equal?(now) }
+        number = document.everything.zip(touched.everything).count { |was, now| !was.equal?(now) }
         "Let go of #{what} on #{count(number)}"
       end
 

@@ -18,7 +18,8 @@ module Norvel
 
       # What each part did.
       def details(document)
-        plan(document).done.flat_map(&:titles).tally.map { |title, times| (times == 1) ? title : "#{title}, #{times} times" }
+        plan(document).done.flat_map(&:titles).tally
+          .map { |title, times| (times == 1) ? title : "#{title}, #{times} times" }
       end
 
       def title(_document)

@@ -15,7 +15,7 @@ module Norvel
 
       def change(document)
         list_id, level = document.cascade.list_of(document.paragraph(@id))
-        raise Refused, "Paragraph #{document.position(@id) + 1} is in no list." unless list_id
+        raise Refused, "Paragraph #{document.text_position(@id) + 1} is in no list." unless list_id
         raise Refused, "Bullets have no numbers to start again." if document.numbering.level(list_id, level)&.bullet?
         numbering, target = @again ? anew(document, list_id, level) : before(document, list_id)
         moved = followers(document, list_id).map do |paragraph|
@@ -26,7 +26,7 @@ module Norvel
       end
 
       def title(document)
-        "#{@again ? "Start the numbers again" : "Continue the numbers"} at paragraph #{document.position(@id) + 1}"
+        "#{@again ? "Start the numbers again" : "Continue the numbers"} at paragraph #{document.text_position(@id) + 1}"
       end
 
       private
@@ -42,16 +42,16 @@ module Norvel
       # The nearest list before this paragraph that counts with the same definition.
       def before(document, list_id)
         definition = document.numbering.list(list_id).definition_id
-        ids = document.paragraphs.first(document.position(@id)).reverse_each.lazy.filter_map do |paragraph|
+        ids = document.paragraphs.first(document.text_position(@id)).reverse_each.lazy.filter_map do |paragraph|
           document.cascade.list_of(paragraph)&.first
         end
         earlier = ids.find { |id| id != list_id && document.numbering.list(id).definition_id == definition }
-        raise Refused, "No list of this kind stands before paragraph #{document.position(@id) + 1}." unless earlier
+        raise Refused, "No list of this kind stands before paragraph #{document.text_position(@id) + 1}." unless earlier
         [document.numbering, earlier]
       end
 
       def followers(document, list_id)
-        document.paragraphs.drop(document.position(@id)).select do |paragraph|
+        document.paragraphs.drop(document.text_position(@id)).select do |paragraph|
           document.cascade.list_of(paragraph)&.first == list_id
         end
       end

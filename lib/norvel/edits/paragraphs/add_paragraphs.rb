@@ -20,7 +20,7 @@ module Norvel
       def change(document)
         typed = @pieces.flat_map { |piece| piece.runs.map(&:first) }
         raise Refused, "There is nothing to add." if typed.all? { |text| text.strip.empty? }
-        position = document.position(@after)
+        position = document.text_position(@after)
         before = document.paragraphs[position]
         if before.holds == :last_in_cell
           raise Refused, "Nothing can be added here: the cell or box ends with this paragraph."

@@ -21,8 +21,9 @@ module Norvel
 
       def title(_document)
         return "Leave #{count(@ids.size)} to suggestions again" unless @said
-        return "Say that #{count(@ids.size)} #{(@ids.size == 1) ? "is" : "are"} no heading" if @said == Document::NO_HEADING
-        "Say what #{count(@ids.size)} #{(@ids.size == 1) ? "is" : "are"}: #{Roles.words(@said)}"
+        verb = (@ids.size == 1) ? "is" : "are"
+        return "Say that #{count(@ids.size)} #{verb} no heading" if @said == Document::NO_HEADING
+        "Say what #{count(@ids.size)} #{verb}: #{Roles.words(@said)}"
       end
     end
   end

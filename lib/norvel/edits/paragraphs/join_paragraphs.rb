@@ -9,7 +9,7 @@ module Norvel
       end
 
       def change(document)
-        position = document.position(@id)
+        position = document.text_position(@id)
         first, second = document.paragraphs[position, 2]
         raise Refused, "There is no paragraph after this one to join it with." unless second
         unless [first.part, first.container].eql?([second.part, second.container]) && first.holds != :last_in_cell &&
@@ -25,7 +25,7 @@ module Norvel
       end
 
       def title(document)
-        "Join paragraphs #{document.position(@id) + 1} and #{document.position(@id) + 2}"
+        "Join paragraphs #{document.text_position(@id) + 1} and #{document.text_position(@id) + 2}"
       end
 
       def removes_white_space?

@@ -18,6 +18,7 @@ module Norvel
         moving = chosen(document, @ids)
         refuse(moving, document)
         moving = with_boxes(moving, document)
+        moving.each { |paragraph| document.text_position(paragraph.id) }
         rest = document.paragraphs - moving
         neighbour = neighbour(moving, document)
         at = rest.index(neighbour) + ((@way == "up") ? 0 : 1)

@@ -93,9 +93,8 @@ module Norvel
         heirs = document.sheet.styles.each_value.select { |other| document.sheet.chain(other).include?(style) }
           .to_h { |other| [other.id, true] }
         twin = document.sheet.twin(style)&.id
-        paragraphs = document.paragraphs.reject { |paragraph| ours[paragraph.id] } +
-          document.stories.flat_map(&:paragraphs)
-        paragraphs.any? do |paragraph|
+        document.everything.any? do |paragraph|
+          next if ours[paragraph.id]
           heirs[document.style_of(paragraph)&.id] || (twin && paragraph.runs.any? { |run| run.style_id == twin })
         end
       end

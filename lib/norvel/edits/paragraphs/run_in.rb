@@ -18,8 +18,9 @@ module Norvel
 
       def change(document)
         document.replace(chosen(document, @ids).map do |paragraph|
-          following = document.paragraphs[document.position(paragraph.id) + 1]
-          raise Refused, "Paragraph #{document.position(paragraph.id) + 1} has no text after it to run into." if @on &&
+          following = document.paragraphs[document.text_position(paragraph.id) + 1]
+          place = document.text_position(paragraph.id) + 1
+          raise Refused, "Paragraph #{place} has no text after it to run into." if @on &&
             (following.nil? || following.blank? || following.part != paragraph.part)
           paragraph.with(mark: @on ? paragraph.mark.merge(MARK) : paragraph.mark.without(*MARK.keys))
         end)

@@ -27,13 +27,13 @@ module Norvel
           raise Refused, "A section ends in this paragraph and an image, note or field stands before this place, so " \
             "it can't be split here."
         end
-        position = document.position(@id)
+        position = document.text_position(@id)
         document.with(paragraphs: document.paragraphs.dup
           .tap { |list| list[position, 1] = both(paragraph, parts.zip(places), first_known, document.next_id) }.freeze)
       end
 
       def title(document)
-        "Split paragraph #{document.position(@id) + 1}"
+        "Split paragraph #{document.text_position(@id) + 1}"
       end
 
       def removes_white_space?

@@ -16,12 +16,11 @@ module Norvel
         after = with_heirs(document, ChangeStyle.new(@style, @values).change(document))
         ours = @ids.to_h { |id| [id, true] }
         fitting = Fitting.new(document, after)
-        kept = document.paragraphs.filter_map do |paragraph|
+        after.replace(document.everything.filter_map do |paragraph|
           next if ours[paragraph.id] || document.style_of(paragraph)&.id != @style
           now = fitting.fit(paragraph)
           now unless now.equal?(paragraph)
-        end
-        after.replace(kept).with_stories { |paragraph| wears?(document, paragraph) ? fitting.fit(paragraph) : paragraph }
+        end)
       end
 
       def title(document)
@@ -29,10 +28,6 @@ module Norvel
       end
 
       private
-
-      def wears?(document, paragraph)
-        document.style_of(paragraph)&.id == @style
-      end
 
       def with_heirs(document, after)
         wanted = @ids.filter_map { |id| document.style_of(document.paragraph(id))&.id }.to_h { |id| [id, true] }

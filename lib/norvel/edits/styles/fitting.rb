@@ -57,7 +57,8 @@ module Norvel
 
       def run_set(run, was, now, mixed)
         ruled = @ruled - mixed
-        @known[[:run, was.style_id, was.table, run.style_id, run.direct, run.symbols?, run.visible?, now.style_id, ruled]] ||= begin
+        key = [was.style_id, was.table, run.style_id, run.direct, run.symbols?, run.visible?, now.style_id, ruled]
+        @known[key] ||= begin
           look = ->(set) { @after.run_look(run.with(direct: set), now) }
           settled = settle(kept(run.direct, :run, []), run.direct, @before.run_look(run, was), look,
             free(run, was, ruled))
@@ -71,16 +72,17 @@ module Norvel
         return KINDS[:run] if run.symbols?
         own = run.direct.key?(:size) && @before.run_look(run, was)[:position] != "normal"
         names = KINDS[:run] - (own ? [] : ruled)
-        run.visible? ? names : names.select { |name| run.direct.keys.any? { |slot| Styles::Properties[slot].key == name } }
+        run.visible? ? names : names & run.direct.keys.map { |slot| Styles::Properties[slot].key }
       end
 
       # Slots that no clearing takes, and those in a format's own words.
       def kept(set, place, but)
         return set if set.empty?
-        set.slice(*set.keys.select do |slot|
-          property = Styles::Properties[slot]
-          property.on == place && !but.include?(slot) && (property.clear == :keep || !property.shown? && !property.part_of)
-        end)
+        set.slice(*set.keys.select { |slot| !but.include?(slot) && stays?(Styles::Properties[slot], place) })
+      end
+
+      def stays?(property, place)
+        property.on == place && (property.clear == :keep || (!property.shown? && !property.part_of))
       end
 
       # +set+ with what it takes for these properties to be seen as in +seen+: the slots they had where those still do

@@ -16,14 +16,14 @@ module Norvel
       # Paragraphs by what they are, for a set: on: names of roles, "text" for all that is no heading, title or in a
       # table, "everything"; but: roles that are left out.
       def self.chosen(document, on, but: [])
-        document.paragraphs.reject(&:blank?).select do |paragraph|
+        document.working.reject(&:blank?).select do |paragraph|
           role = document.settled.role(paragraph)
           on.any? { |name| covers?(name, role) } && but.none? { |name| covers?(name, role) }
         end.map(&:id)
       end
 
       KINDS = {"headings" => /\Aheading_/, "text" => /\A(?:body|quote|list_item|code|reference_entry)\z/,
-               "everything" => //}.freeze
+               "everything" => /\A(?!note|running_head)/}.freeze
 
       def self.covers?(name, role)
         KINDS.fetch(name) { return name == role }.match?(role)
@@ -49,11 +49,12 @@ module Norvel
 
       private
 
-      # Has it the value, or have most of its letters?
+      # Has it the value, or have all of its letters?
       def met?(document, paragraph)
-        look = (@property.on == :run) ? document.letter_look(paragraph) : document.look(paragraph)
-        whole = @property.on == :paragraph || paragraph.ways.values.all? { |run, _| same?(document.run_look(run, paragraph)) }
-        same?(look) && whole
+        return same?(document.look(paragraph)) if @property.on == :paragraph
+        ways = paragraph.ways.values
+        return same?(document.letter_look(paragraph)) if ways.empty?
+        ways.all? { |run, _| same?(document.run_look(run, paragraph)) }
       end
 
       def same?(look)

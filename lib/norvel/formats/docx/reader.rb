@@ -81,7 +81,8 @@ module Norvel
         def story(part, node, **told)
           reader = TextReader.new(part, package, @formatting, sheet, keep_nodes: @keep_nodes).read(node)
           @story_texts << [part, reader]
-          Document::Story.new(**told, paragraphs: reader.paragraphs.freeze, tables: reader.tables.freeze)
+          paragraphs = Document::Story.apart(reader.paragraphs, @story_texts.size)
+          Document::Story.new(**told, paragraphs:, tables: reader.tables.freeze)
         end
       end
     end

@@ -9,8 +9,8 @@ module Norvel
         RULES = [Rule.new(name: RULE, goes_by: :document, stage: :text, switch: ["clean", "blank_paragraphs"])].freeze
         LABEL = "Make space of them"
         SPACE = Mend.new(name: "remove_blank_paragraphs", label: LABEL, safe: true, steps: [[:space_for_blanks]])
-        TAKEN = Mend.new(name: "remove_blank_paragraphs", label: "Remove them, and make space of what can be", safe: false,
-          steps: [[:remove_blanks]])
+        TAKEN = Mend.new(name: "remove_blank_paragraphs", label: "Remove them, and make space of what can be",
+          safe: false, steps: [[:remove_blanks]])
         HAND = "the space would have to be set by hand at each place"
 
         def findings

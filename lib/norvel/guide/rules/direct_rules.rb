@@ -6,8 +6,9 @@ module Norvel
       # clean.direct: formatting by hand. What the style says anyway goes without a look; what is seen is asked about,
       # unless a style can take it over.
       class DirectRules < Family
-        RULES = [Rule.new(name: "clean.direct", goes_by: :look, stage: :by_hand, switch: ["clean", "direct_formatting"])]
-          .freeze
+        RULES = [
+          Rule.new(name: "clean.direct", goes_by: :look, stage: :by_hand, switch: ["clean", "direct_formatting"])
+        ].freeze
 
         # A guide keeps by these names; positions are kept anyway.
         KEPT = {"superscript" => :position, "subscript" => :position}.freeze

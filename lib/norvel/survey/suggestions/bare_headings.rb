@@ -13,7 +13,7 @@ module Norvel
           @forms = Forms.new(@draft)
           found = open.select { |paragraph| candidate?(paragraph) }.to_h { |one| [one, score(one)] }
             .select { |_, score| score >= 2.0 }
-          found = found.reject { |paragraph, score| score < 4 && crowded?(paragraph, found) }
+          found = found.reject { |paragraph, score| score < 4 && crowded?(paragraph) }
           numbered = found.count { |one, _| counted?(one) } >= 2
           found.each { |paragraph, score| settle(paragraph, score, numbered) }
         end
@@ -29,11 +29,17 @@ module Norvel
         end
 
         def candidate?(paragraph)
-          seen = traits(paragraph)
-          text?(paragraph) && plain?(paragraph) && !document.decisions.key?(paragraph.id) && seen.words.between?(1, LINE) &&
-            !seen.object? && !seen.begins_small? && !seen.bullet? && !seen.caption && !seen.paged? && !seen.reference? &&
-            !seen.field? && !look(paragraph)[:list] && (!seen.sentence? || seen.text.match?(/[?]\z/) || counted?(paragraph)) &&
-            !seen.text.match?(/[,;]\z/)
+          text?(paragraph) && plain?(paragraph) && !document.decisions.key?(paragraph.id) && !look(paragraph)[:list] &&
+            line_of_its_own?(traits(paragraph)) && (!sentence?(traits(paragraph)) || counted?(paragraph))
+        end
+
+        def line_of_its_own?(seen)
+          seen.words.between?(1, LINE) && !seen.object? && !seen.begins_small? && !seen.bullet? && !seen.caption &&
+            !seen.paged? && !seen.reference? && !seen.field? && !seen.text.match?(/[,;]\z/)
+        end
+
+        def sentence?(seen)
+          seen.sentence? && !seen.text.end_with?("?")
         end
 
         def counted?(paragraph)
@@ -69,13 +75,13 @@ module Norvel
 
         # One of a list's items: its like stands beside it.
         def item?(paragraph)
-          kind = traits(paragraph).kind
-          return false unless %i[decimal letter roman].include?(kind) && traits(paragraph).depth != 2
-          beside(paragraph).any? { |other| traits(other).kind == kind && traits(other).depth == traits(paragraph).depth }
+          kind, depth = traits(paragraph).kind, traits(paragraph).depth
+          return false unless %i[decimal letter roman].include?(kind) && depth != 2
+          beside(paragraph).any? { |other| traits(other).kind == kind && traits(other).depth == depth }
         end
 
         # Short lines one under the other are lines of something else, unless they count.
-        def crowded?(paragraph, _found)
+        def crowded?(paragraph)
           lines = 0
           %i[preceding following].each do |side|
             other = paragraph

@@ -6,8 +6,9 @@ module Norvel
       # Contents entries, captions, code, text in tables.
       class Entries < Finder
         # What lines of programs end with, begin with, hold; and those of these that running text has never.
-        SURE_CODE = /[{};]\s*\z|=>|\w\([^)]*\)+;?\s*\z|\A\s*[\w.]+\s*[-+:]?=\s*\S|\A\s*(?:\/\/|#!|\$\s\S)|\sdo(?:\s\|.+\|)?\s*\z/
-        KEYWORDS = "def|end|if|else|elif|for|while|return|import|from|function|class|var|let|const|SELECT|WHERE|puts|print"
+        SURE_CODE = /[{};]\s*\z|=>|\w\([^)]*\)+;?\s*\z|\A\s*[\w.]+\s*[-+:]?=\s*\S|\A\s*(?:\/\/|\#!|\$\s\S)|
+          \sdo(?:\s\|.+\|)?\s*\z/x
+        KEYWORDS = "def|end|if|else|elif|for|while|return|import|from|function|class|var|let|const|SELECT|puts|print"
         CODE = /#{SURE_CODE}|\A\s*(?:<\/?[a-z]+[ >]|\#\s|(?:#{KEYWORDS})\b[^.]*\z)|->|\A\s+\w+\s*[:=]\s*\S+\z/
 
         def find
@@ -50,7 +51,8 @@ module Norvel
         def open_block?(paragraph)
           return false if known?(paragraph) || paragraph.part != :body || !paragraph.text.include?("\n")
           lines = paragraph.text.split("\n").reject { |line| line.strip.empty? }
-          lines.size >= 2 && lines.count { |line| SURE_CODE.match?(line) } * 2 >= lines.size
+          sure = lines.count { |line| SURE_CODE.match?(line) }
+          lines.size >= 2 && sure * 2 >= lines.size
         end
 
         def code?(paragraph)

@@ -30,8 +30,8 @@ module Norvel
             seen = traits(paragraph)
             next if seen.words > 40 || seen.running_text? || seen.object? || listed?(paragraph)
             scores[paragraph.id] = HeadingScore.new(paragraph, look(paragraph), letters(paragraph), body,
-              following: following(paragraph), after_gap: @draft.after_gap[paragraph.id], fresh: begins_page?(paragraph),
-              counted: forms.headings?(paragraph), boxed: @draft.boxed?(paragraph))
+              following: following(paragraph), after_gap: @draft.after_gap[paragraph.id],
+              fresh: begins_page?(paragraph), counted: forms.headings?(paragraph), boxed: @draft.boxed?(paragraph))
           end
         end
 
@@ -75,7 +75,7 @@ module Norvel
         def chain(paragraph, side)
           length = 0
           length += 1 while (paragraph = @draft.public_send(side, paragraph)) && @scores[paragraph.id]&.heading? &&
-            length < 6
+              length < 6
           length
         end
       end

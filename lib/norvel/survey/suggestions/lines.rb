@@ -10,7 +10,8 @@ module Norvel
         ROW = 3
 
         def find
-          rows(open.select { |one| one.part == :body && !text_by_style?(one) }, ROW) { |paragraph| line?(paragraph) }.flatten
+          loose = open.select { |one| one.part == :body && !text_by_style?(one) }
+          rows(loose, ROW) { |paragraph| line?(paragraph) }.flatten
             .each { |paragraph| put(paragraph, "other", 0.76, "a short line", "among others") }
           open.each do |paragraph|
             if broken?(paragraph) then put(paragraph, "other", 0.8, "short lines, broken by hand")

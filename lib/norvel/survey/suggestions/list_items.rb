@@ -5,7 +5,8 @@ module Norvel
     class Suggestions
       # Items of lists, counted by the file or marked in the text.
       class ListItems < Finder
-        HANGING = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:[\s\u00A0]+\S/
+        HANGING = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:
+          [\s\u00A0]+\S/x
         RING = /\Ao[\s\u00A0]+[[:upper:]]/ # a letter for a bullet
 
         def find

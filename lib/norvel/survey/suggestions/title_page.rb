@@ -31,7 +31,8 @@ module Norvel
         def text_begins?(paragraph)
           seen = traits(paragraph)
           (seen.prose? && (look(paragraph)[:align] != "center" || body.align == "center" || seen.words >= 40)) ||
-            seen.greeting? || role(paragraph).to_s.start_with?("heading") || (seen.words >= 8 && seen.several_sentences?)
+            seen.greeting? || role(paragraph).to_s.start_with?("heading") ||
+            (seen.words >= 8 && seen.several_sentences?)
         end
 
         def title(zone)
@@ -81,7 +82,7 @@ module Norvel
         def largest(zone)
           candidates = zone.reject { |paragraph| unlikely?(paragraph) }
           most = candidates.map { |paragraph| size(paragraph) }.max or return
-          return unless most >= body.size + 2 || (most >= body.size + 0.5 && centred_bold?(candidates.first))
+          return if most < body.size + (centred?(candidates.first) ? 0.5 : 2)
           title = candidates.select { |paragraph| size(paragraph) == most }.max_by.with_index do |paragraph, place|
             [weight(paragraph), -place]
           end
@@ -89,7 +90,7 @@ module Norvel
           named(title, 0.93, "largest size in the document", "on the first page")
         end
 
-        def centred_bold?(paragraph)
+        def centred?(paragraph)
           paragraph.equal?(worded.first) && look(paragraph)[:align] == "center" && body.align != "center"
         end
 
@@ -158,9 +159,9 @@ module Norvel
 
         # Of lines that look alike, the last one before the text is its heading rather than a line of the title.
         def opens_text?(paragraph, title)
-          seen = traits(paragraph)
-          return false if known?(paragraph) || following(paragraph).nil? || !traits(following(paragraph)).prose?
-          return false if look(paragraph)[:align] != look(following(paragraph))[:align] || begins_page?(following(paragraph))
+          seen, after = traits(paragraph), following(paragraph)
+          return false if known?(paragraph) || after.nil? || !traits(after).prose? || begins_page?(after)
+          return false if look(paragraph)[:align] != look(after)[:align]
           return false if seen.date? || seen.label? || Words::BYLINE.match?(seen.text) || seen.sentence?
           !(preceding(paragraph).equal?(title) && name?(seen.text)) && seen.short?
         end
@@ -173,7 +174,8 @@ module Norvel
         def likely_heading?(paragraph)
           seen = traits(paragraph)
           return true if (@forms ||= Forms.new(@draft)).headings?(paragraph)
-          seen.heading_word? || seen.chapter? || (seen.kind == :decimal && (letters(paragraph)[:bold] || seen.depth > 1))
+          seen.heading_word? || seen.chapter? ||
+            (seen.kind == :decimal && (letters(paragraph)[:bold] || seen.depth > 1))
         end
 
         # Does its look come again, among lines of the text rather than those of the title page?
