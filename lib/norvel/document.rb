@@ -16,12 +16,14 @@ module Norvel
     NO_HEADING = "no_heading"
     NONE = {}.freeze
     #   format, name  "docx", the file's name; source: the package as it came
-    FIELDS = [:format, :name, *CHANGING, :source].freeze
+    #   unseen        how many pieces in another format its text holds (w:altChunk, 17.17.2), which stay as they are
+    FIELDS = [:format, :name, *CHANGING, :source, :unseen].freeze
     attr_reader(*FIELDS)
 
     # known: the cascade of the state it was made from, where styles or lists are others now
     def initialize(cascade: nil, known: nil, **fields)
       fields[:decisions] ||= NONE
+      fields[:unseen] ||= 0
       FIELDS.each { |field| instance_variable_set(:"@#{field}", fields.fetch(field)) }
       @cascade = cascade
       @known = known

@@ -9,13 +9,33 @@ module Norvel
       "twip" => 1/20r, "half_point" => 1/2r, "eighth_point" => 1/8r, "emu" => 1/12_700r
     }.freeze
     LIMIT = 10_000.0 # pt; no sheet is that large, so a larger number is a damaged one
-    UNIVERSAL = /\A(-?\d{1,9}(?:\.\d{1,9})?|-?\.\d{1,9})\s*(mm|cm|in|pt|pc|pi|px)?\z/
+    UNIVERSAL = /\A(-?\d{1,9}(?:\.\d{1,40})?|-?\.\d{1,40})\s*(mm|cm|in|pt|pc|pi|px)?\z/
     TYPED = /\A([+-]?(?:\d{1,6}(?:[.,]\d{1,6})?|[.,]\d{1,6}))\s*([a-z"]*)\z/
     SPOKEN = {
       "" => "pt", "point" => "pt", "points" => "pt", "inch" => "in", "inches" => "in", "\"" => "in",
       "centimetre" => "cm", "centimetres" => "cm", "millimetre" => "mm", "millimetres" => "mm", "pica" => "pc",
       "picas" => "pc"
     }.freeze
+
+    # A length that follows the size of the letters: so many characters, each as wide as the letters are high, or lines
+    # of 12 pt.
+    Counted = Struct.new(:number, :unit) do
+      # In points, for letters of a size.
+      def points(size = 12.0)
+        (number * ((unit == "characters") ? size.to_r : 12)).round(4).to_f
+      end
+
+      # In hundredths, as files hold it.
+      def hundredths
+        (number * 100).round
+      end
+
+      def to_s
+        "#{Length.plain(number.to_f)} #{unit.delete_suffix((number == 1) ? "s" : "")}"
+      end
+    end
+    COUNTED = {"line" => "lines", "lines" => "lines", "character" => "characters", "characters" => "characters",
+               "char" => "characters", "chars" => "characters", "em" => "characters"}.freeze
 
     SAME = 0.0501 # pt: a twip, as lengths go through files; nearer lengths are one (the only tolerance there is)
     SAME_TIMES = 0.005 # of a line, for line spacings that are told in lines
@@ -50,12 +70,19 @@ module Norvel
       text.start_with?("-") ? -LIMIT : LIMIT
     end
 
-    # A length as a person types it: "0.5in", "1,27 cm", "36", "2 lines" (of +line+ points). Raises Refused.
-    def typed(text, line: 12.0)
+    # A length as a person types it: "0.5in", "1,27 cm", "36", "2 lines", "4 characters" (of letters of 12 pt). Raises
+    # Refused.
+    def typed(text)
+      found = told(text)
+      found.is_a?(Counted) ? found.points : found
+    end
+
+    # The same, with lengths in lines and characters as Counted.
+    def told(text)
       match = TYPED.match(text.to_s.strip.downcase) or raise Refused,
-        "“#{text}” is not a length: type it like 0.5in, 1.27 cm or 12pt."
+        "“#{text}” is not a length: type it like 0.5in, 1.27 cm, 12pt, 2 lines or 2 em."
       number = match[1].tr(",", ".").to_r
-      return (number * line.to_r).round(4).to_f if %w[line lines].include?(match[2])
+      return Counted.new(number, COUNTED[match[2]]) if COUNTED.key?(match[2])
       unit = SPOKEN.fetch(match[2], match[2])
       raise Refused, "“#{match[2]}” is not a unit: use pt, in, cm, mm or pc." unless POINTS.key?(unit)
       points(number, unit)

@@ -56,7 +56,7 @@ module Norvel
           blank_paragraphs: by_hand[:blank_paragraphs].size,
           styles_used: styles_used.map { |name, count| {name:, count:} },
           looks: looks.map { |group| look(group, indexes) },
-          near_misses: near_misses.misses.map { |miss| miss(miss, indexes) }, direct:,
+          near_misses: near_misses.misses.map { |miss| miss(miss, indexes) }, direct:, unseen: document.unseen,
           spacing_by_hand: by_hand.slice(:blank_paragraphs, :leading_spaces, :leading_tabs, :double_spaces,
             :line_breaks, :typed_numbers, :page_break_runs).transform_values(&indexes),
           roles: document.paragraphs.map { |paragraph|

@@ -63,7 +63,8 @@ module Norvel
       end
 
       def typed(value)
-        property.type.typed(value)
+        found = property.type.typed(value)
+        found.is_a?(Length::Counted) ? found.points : found
       end
 
       def same?(wanted, value)

@@ -17,6 +17,8 @@ module Norvel
       DEFAULTS = {paragraph: Properties.on(:paragraph), run: Properties.on(:run)}
         .transform_values { |list| list.reject { |p| p.default.nil? }.to_h { |p| [p.name, p.default] }.freeze }.freeze
 
+      NO_SIZE = -> { 0.0 } # where only the place of a value matters
+
       attr_reader :sheet, :numbering, :rules
 
       # known: the cascade of an earlier state; looks that no change of styles between the two can reach are taken from
@@ -39,7 +41,8 @@ module Norvel
       # The look of a paragraph. +table+ is the Document::CellLook it stands in, or nil.
       def paragraph(paragraph)
         @paragraph_looks[paragraph.style_id][paragraph.table][paragraph.direct] ||=
-          look(:paragraph, paragraph_layers(paragraph.style_id, paragraph.direct, paragraph.table))
+          look(:paragraph, paragraph_layers(paragraph.style_id, paragraph.direct, paragraph.table),
+            size(paragraph.style_id, paragraph.table))
       end
 
       # The look of a run of that paragraph.
@@ -64,7 +67,7 @@ module Norvel
       # The look that text in a style has when nothing is set directly, for :paragraph or :run.
       def of_style(style, place)
         return run_look(style&.id, nil, nil, PropertySet::EMPTY) if place == :run
-        look(:paragraph, paragraph_layers(style&.id, PropertySet::EMPTY, nil))
+        look(:paragraph, paragraph_layers(style&.id, PropertySet::EMPTY, nil), size(style&.id, nil))
       end
 
       # Every level that has a say on one property, from the document's defaults to direct formatting, the one whose
@@ -76,7 +79,8 @@ module Norvel
         speaking = layers.select { |layer| slots.any? { |slot| layer.set.key?(slot) } }
         return [Step.new(:standard, nil, property.default, true)] if speaking.empty?
         winner = decider(property, layers, speaking)
-        speaking.map { |layer| Step.new(layer.kind, layer.style, said(property, layer), layer.equal?(winner)) }
+        size = size(paragraph.style_id, paragraph.table)
+        speaking.map { |layer| Step.new(layer.kind, layer.style, said(property, layer, size), layer.equal?(winner)) }
       end
 
       # The Step whose value is seen.
@@ -149,11 +153,16 @@ module Norvel
           run_layers(style_id, table, character_id, direct))
       end
 
-      def look(place, layers)
+      # The size of a style's letters, for lengths that are told in characters: worked out when one is.
+      def size(style_id, table)
+        -> { run_look(style_id, table, nil, PropertySet::EMPTY)[:size] }
+      end
+
+      def look(place, layers, size = nil)
         seen = combined(layers)
         values = DEFAULTS[place].merge(seen)
         @supplied[place].each do |name|
-          slot, value = @rules.supply(name, seen)
+          slot, value = @rules.supply(name, seen, size)
           values[name] = value unless slot == name
         end
         intern((place == :paragraph) ? settled(@rules.settle(values)) : values)
@@ -179,14 +188,14 @@ module Norvel
 
       # The layer whose value is seen: the one that sets the slot which supplies it, the last of those that do.
       def decider(property, layers, speaking)
-        slot, = @rules.supply(property.key, combined(layers))
+        slot, = @rules.supply(property.key, combined(layers), NO_SIZE)
         return @rules.toggle(slot, layers).last if @rules.toggle?(slot)
         speaking.reverse_each.find { |layer| layer.set.key?(slot) } || speaking.last
       end
 
       # What a layer alone would give.
-      def said(property, layer)
-        slot, value = @rules.supply(property.key, layer.set.values)
+      def said(property, layer, size)
+        slot, value = @rules.supply(property.key, layer.set.values, size)
         value.nil? ? layer.set[Properties.slots_of(property.key).find { |other| layer.set.key?(other) } || slot] : value
       end
 

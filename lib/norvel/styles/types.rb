@@ -30,9 +30,10 @@ module Norvel
         end
       end
 
+      # In points; what was typed in lines or characters is a Length::Counted until it is set.
       class Length < Any
         def spoken(value, unit = "pt")
-          Norvel::Length.spoken(value, unit)
+          value.is_a?(Norvel::Length::Counted) ? value.to_s : Norvel::Length.spoken(value, unit)
         end
 
         def json(value)
@@ -40,10 +41,11 @@ module Norvel
         end
 
         def typed(text)
-          text.is_a?(Numeric) ? text.to_f : Norvel::Length.typed(text)
+          text.is_a?(Numeric) ? text.to_f : Norvel::Length.told(text)
         end
 
         def same?(one, other)
+          return one == other if [one, other].any?(Norvel::Length::Counted)
           one == other || Norvel::Length.equal?(one, other)
         end
       end
@@ -52,6 +54,10 @@ module Norvel
       class Points < Length
         def spoken(value, _unit = "pt")
           super(value)
+        end
+
+        def typed(text)
+          text.is_a?(Numeric) ? text.to_f : Norvel::Length.typed(text)
         end
       end
 

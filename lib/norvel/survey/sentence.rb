@@ -9,8 +9,15 @@ module Norvel
       def of(survey)
         document = survey.document
         worded = document.paragraphs.size - survey.by_hand[:blank_paragraphs].size
-        return "The document holds no text." if worded.zero?
-        [wearing(survey, worded), blanks(survey), headings(survey)].compact.join(" ")
+        return ["The document holds no text.", unseen(document)].compact.join(" ") if worded.zero?
+        [wearing(survey, worded), blanks(survey), headings(survey), unseen(document)].compact.join(" ")
+      end
+
+      # What a file embeds in another format is not read.
+      def unseen(document)
+        return if document.unseen.zero?
+        what = (document.unseen == 1) ? "a piece" : "#{document.unseen} pieces"
+        "The file also holds *#{what}* in another format, which Norvel can't see and leaves as it is."
       end
 
       def wearing(survey, worded)

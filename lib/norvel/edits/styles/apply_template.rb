@@ -5,9 +5,9 @@ module Norvel
     # Dresses a document in the styles of a template, and in its page set-up and numbering when asked. Styles are
     # matched by name; a style in use that has no namesake gives its text to the template's style of the role that its
     # text plays. Running text in the file's base style goes in the template's style for it, where that is another.
-    # Lists and numbers that the template has no word on stay. A matched style takes over the template's definition, the
-    # others of the template are added. What the template says in its document defaults is said by its root styles here, since defaults of the document reach all
-    # text.
+    # Lists and numbers that the template has no word on stay. A matched style takes over the template's definition,
+    # the others of the template are added. What the template says in its document defaults is said by its root styles
+    # here, since defaults of the document reach all text.
     class ApplyTemplate < StyleEdit
       # What a template does to a document's styles: pairs of [style, template's style], added styles, and styles in use
       # without a namesake; roles: {style id => [template's style, role]} for those of them that a role matches; text:

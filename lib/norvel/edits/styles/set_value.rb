@@ -51,14 +51,27 @@ module Norvel
 
       # Has it the value, or have all of its letters?
       def met?(document, paragraph)
-        return same?(document.look(paragraph)) if @property.on == :paragraph
+        if @property.on == :paragraph
+          return same?(document.look(paragraph), wanted(document, document.style_of(paragraph)))
+        end
         ways = paragraph.ways.values
         return same?(document.letter_look(paragraph)) if ways.empty?
         ways.all? { |run, _| same?(document.run_look(run, paragraph)) }
       end
 
-      def same?(look)
-        @property.same?(look[@property.name], @value)
+      def same?(look, value = @value)
+        @property.same?(look[@property.name], value)
+      end
+
+      # The value in a style: what was told in characters follows the size of its letters.
+      def wanted(document, style)
+        return @value unless @value.is_a?(Length::Counted)
+        @value.points(document.cascade.of_style(style, :run)[:size])
+      end
+
+      def right?(document, id)
+        style = document.sheet[id]
+        same?(document.cascade.of_style(style, @property.on), wanted(document, style))
       end
 
       # {style id => those that wear it} of the styles that would not give them the value. One that more others wear is
@@ -69,7 +82,7 @@ module Norvel
           .map { |one| document.style_of(one)&.id }.tally
         groups = paragraphs.group_by { |paragraph| document.style_of(paragraph)&.id }.except(nil)
         groups.reject do |id, list|
-          list.size < others.fetch(id, 0) || same?(document.cascade.of_style(document.sheet[id], @property.on))
+          list.size < others.fetch(id, 0) || right?(document, id)
         end
       end
 
@@ -78,7 +91,7 @@ module Norvel
         ids = paragraphs.map(&:id)
         worn(document, paragraphs).keys.sort_by { |id| document.sheet.chain(document.sheet[id]).size }
           .inject(document) do |now, id|
-            next now if same?(now.cascade.of_style(now.sheet[id], @property.on))
+            next now if right?(now, id)
             ChangeStyleFor.new(id, {@property.name => @value}, ids).change(now)
           end
       end

@@ -9,9 +9,16 @@ module Norvel
       module_function
 
       def slots(name, value)
+        return counted(name, value) if value.is_a?(Length::Counted)
         values = {name => value}
         values[TWINS[name]] = value if TWINS.key?(name)
         values
+      end
+
+      # In the slot for lines or characters where the property has one, else in points.
+      def counted(name, value)
+        slot = :"#{name}_#{(value.unit == "characters") ? "chars" : "lines"}"
+        Styles::Properties.slots_of(name).include?(slot) ? {slot => value.hundredths} : {name => value.points}
       end
 
       # The set with the property at a value, over what levels below give. Slots that would beat it (counted in lines or

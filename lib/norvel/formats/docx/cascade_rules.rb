@@ -8,7 +8,6 @@ module Norvel
       module CascadeRules
         LINE = 12.0 # points, for spaces counted in lines where the section has no text grid
         AUTOMATIC_SPACE = 14.0 # points, for beforeAutospacing and afterAutospacing: common practice
-        CHARACTER = 10.5 # points, for indents counted in characters
         TOGGLES = Styles::Properties.on(:run).select(&:toggle).map(&:name).freeze
 
         # Slots that supply a property instead of its own, the stronger first: when they do, and the value they give.
@@ -17,31 +16,38 @@ module Norvel
         given = ->(value, _) { !value.nil? }
         shaded = ->(value, seen) { value && [nil, "auto"].include?(seen[:highlight]) }
         complex = ->(_, seen) { seen[:complex_script] || seen[:run_right_to_left] }
-        characters = ->(value) { value * CHARACTER / 100.0 }
+        # An indent in characters is so many times the size of the paragraph's letters: common practice.
+        characters = ->(value, size) { value * size / 100.0 }
+        itself = ->(value, _) { value }
         spaces = lambda do |name|
-          [Supplier.new(:"#{name}_auto", nonzero, ->(_) { AUTOMATIC_SPACE }),
-            Supplier.new(:"#{name}_lines", given, ->(value) { value * LINE / 100.0 })]
+          [Supplier.new(:"#{name}_auto", nonzero, ->(_, _) { AUTOMATIC_SPACE }),
+            Supplier.new(:"#{name}_lines", given, ->(value, _) { value * LINE / 100.0 })]
         end
         SUPPLIERS = {
           indent_left: [Supplier.new(:indent_left_chars, nonzero, characters)],
           indent_right: [Supplier.new(:indent_right_chars, nonzero, characters)],
           first_line: [Supplier.new(:first_line_chars, nonzero, characters)],
           space_before: spaces["space_before"], space_after: spaces["space_after"],
-          size: [Supplier.new(:size_complex, ->(value, seen) { value && complex[value, seen] }, :itself.to_proc)],
-          bold: [Supplier.new(:bold_complex, complex, ->(value) { value || false })],
-          italic: [Supplier.new(:italic_complex, complex, ->(value) { value || false })],
-          highlight: [Supplier.new(:highlight_shade, shaded, :itself.to_proc)]
+          size: [Supplier.new(:size_complex, ->(value, seen) { value && complex[value, seen] }, itself)],
+          bold: [Supplier.new(:bold_complex, complex, ->(value, _) { value || false })],
+          italic: [Supplier.new(:italic_complex, complex, ->(value, _) { value || false })],
+          highlight: [Supplier.new(:highlight_shade, shaded, itself)]
         }.freeze
+        COUNTED = %i[indent_left_chars indent_right_chars first_line_chars].freeze
+        SIZE = -> { Styles::Properties[:size].default }
         MIRRORED = {"left" => "right", "right" => "left"}.freeze
 
         module_function
 
         # The slot that supplies a property, and its value; nil where nothing is said. seen: {slot => value} of all
         # levels together.
+        # size: that of the paragraph's letters, called when it is needed
         #   supply(:space_after, {space_after: 6.0, space_after_auto: 1}) # => [:space_after_auto, 14.0]
-        def supply(name, seen)
+        def supply(name, seen, size = nil)
           supplier = SUPPLIERS.fetch(name, []).find { |one| one.supplies.call(seen[one.slot], seen) }
-          supplier ? [supplier.slot, supplier.value.call(seen[supplier.slot])] : [name, seen[name]]
+          return [name, seen[name]] unless supplier
+          letters = (size || SIZE).call if COUNTED.include?(supplier.slot)
+          [supplier.slot, supplier.value.call(seen[supplier.slot], letters)]
         end
 
         # Properties that several slots may supply.

@@ -28,7 +28,7 @@ module Norvel
               stories: (notes + running_heads.stories).freeze, sections: sections.freeze,
               page_styles: PageStyles.read(package.related("settings")).freeze, sheet:, numbering:,
               info: Information.read(package),
-              settings:, source: package.container
+              settings:, source: package.container, unseen: text.unseen
             )
           end
         rescue SystemStackError

@@ -31,7 +31,7 @@ module Norvel
         Nodes = Struct.new(:paragraphs, :runs, :containers)
 
         # pictures: the elements that may describe an image, by its id less one
-        attr_reader :paragraphs, :tables, :sections, :section_nodes, :nodes, :pictures
+        attr_reader :paragraphs, :tables, :sections, :section_nodes, :nodes, :pictures, :unseen
 
         # package: where images are found; settings: of the main text, whose sections need them
         def initialize(part, package, formatting, sheet, settings: Document::Settings.new, keep_nodes: false)
@@ -45,6 +45,7 @@ module Norvel
           @tables = []
           @containers = 0
           @sections = []
+          @unseen = 0
           @section_nodes = []
           @pictures = []
           @fields = FieldReader.new
@@ -82,6 +83,7 @@ module Norvel
           when "sectPr" then section(child) if @part.ours?(child)
           when *PLACES then @pending << place_of(child)
           when *BLOCKS then blocks(child, place, cell)
+          when "altChunk" then @unseen += 1
           end
         end
 

@@ -51,8 +51,7 @@ module Norvel
         def open_block?(paragraph)
           return false if known?(paragraph) || paragraph.part != :body || !paragraph.text.include?("\n")
           lines = paragraph.text.split("\n").reject { |line| line.strip.empty? }
-          sure = lines.count { |line| SURE_CODE.match?(line) }
-          lines.size >= 2 && sure * 2 >= lines.size
+          !lines[1].nil? && lines.count { |line| SURE_CODE.match?(line) } * 2 >= lines.size
         end
 
         def code?(paragraph)
