@@ -19,6 +19,16 @@ class Measured
   include Capybara::DSL
   include Timing
 
+  # From a key to a text on the page, by the page's own clock: the driver's waits are not counted.
+  def by_the_page(key, selector, text)
+    page.evaluate_async_script(<<~JS, key, selector, text) / 1000.0
+      const [key, selector, text, done] = arguments, from = performance.now();
+      document.body.dispatchEvent(new KeyboardEvent("keydown", { key, bubbles: true }));
+      const look = () => document.querySelector(selector)?.textContent.includes(text) ? done(performance.now() - from) : requestAnimationFrame(look);
+      look();
+    JS
+  end
+
   def run
     manuscript = Manuscript.bring_in(File.binread(Sample.write("#{Dir.mktmpdir}/s.docx")), filename: "sample.docx")
     place = "/manuscripts/#{manuscript.id}/galley"
@@ -26,7 +36,7 @@ class Measured
     opening = median(5) { |n| visit("#{place}?at=#{(400 * n) + 10}") && find("#row-#{(400 * n) + 10}") }
     visit "#{place}?at=500"
     find("#bench h2", text: "Paragraph")
-    one = median(7) { |n| find("body").send_keys(n.even? ? "2" : "0") && find("#row-500 .sname", text: n.even? ? "Heading 2" : "Body Text") }
+    one = Array.new(7) { |n| by_the_page(n.even? ? "2" : "0", "#row-500 .sname", n.even? ? "Heading 2" : "Body Text") }.sort[3]
     smooth = page.evaluate_async_script(<<~JS)
       const done = arguments[0], box = document.querySelector("#galley"); let last = performance.now(), worst = [], n = 0;
       const step = (now) => { worst.push(now - last); last = now; box.scrollTop += 60; (n++ < 240) ? requestAnimationFrame(step) : done(worst.sort((a, b) => b - a)); };
@@ -34,7 +44,7 @@ class Measured
     JS
     find("body").send_keys("E")
     find("#selected", text: "2400 selected")
-    bulk = timed { find("body").send_keys("0") && find("#said", text: "Put 2,400 paragraphs in Body Text", wait: 20) }
+    bulk = by_the_page("0", "#said", "Put 2,400 paragraphs in Body Text")
     puts "opening the galley at a place, to its text on the screen   #{(opening * 1000).round} ms"
     puts "a style by a key, to the row in its new style              #{(one * 1000).round} ms"
     puts "2,400 paragraphs in a style by a key, to the answer        #{(bulk * 1000).round} ms"

@@ -206,7 +206,7 @@ RSpec.describe Norvel::Survey do
 
   it "gives the JSON of the contract" do
     data = JSON.parse(JSON.generate(survey.to_h))
-    expect(data.keys).to eq %w[paragraphs words blank_paragraphs styles_used looks near_misses direct spacing_by_hand roles]
+    expect(data.keys).to eq %w[paragraphs words blank_paragraphs styles_used looks near_misses direct unseen spacing_by_hand roles]
     expect(data["looks"][0].keys).to eq %w[look count role style effective example indexes]
     expect(data["near_misses"].map(&:keys).uniq).to eq [%w[property usual odd indexes]]
     expect(data["near_misses"].find { |miss| miss["odd"].between?(54.6, 54.8) }).to include("property" => "indent_left_pt", "usual" => 53.85)

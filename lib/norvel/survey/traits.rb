@@ -29,7 +29,16 @@ module Norvel
         paragraph.remember(:traits) { new(paragraph) }
       end
 
+      # Answers that are worked out once, since they follow from the text alone.
+      def self.once(*names)
+        names.each do |name|
+          answer = instance_method(name)
+          define_method(name) { @known.fetch(name) { @known[name] = answer.bind_call(self) } }
+        end
+      end
+
       def initialize(paragraph)
+        @known = {}
         @text = paragraph.text.strip
         @words = paragraph.word_count
         @holds_object = paragraph.raw_text.include?(Document::Run::OBJECT)
@@ -43,14 +52,12 @@ module Norvel
 
       # The text ends as a sentence does.
       def sentence?
-        return @sentence if defined?(@sentence)
-        @sentence = SENTENCE_END.match?(@text)
+        SENTENCE_END.match?(@text)
       end
 
       # More than one sentence.
       def several_sentences?
-        return @several if defined?(@several)
-        @several = INNER_END.match?(@text)
+        INNER_END.match?(@text)
       end
 
       # A sentence or more of running text.
@@ -64,13 +71,12 @@ module Norvel
       end
 
       def capitals?
-        return @capitals if defined?(@capitals)
-        @capitals = !@text.match?(/[[:lower:]]/) && @text.scan(/[[:upper:]]/).size >= 3
+        !@text.match?(/[[:lower:]]/) && @text.scan(/[[:upper:]]/).size >= 3
       end
 
       # What the words alone say for or against a heading, with the reasons.
       def wording
-        @wording ||= weigh
+        weigh
       end
 
       # So much speaks against a heading that no look could make it one.
@@ -87,8 +93,7 @@ module Norvel
       end
 
       def heading_word?
-        return @heading_word if defined?(@heading_word)
-        @heading_word = @words <= 5 && bare.match?(Words::HEADING)
+        @words <= 5 && bare.match?(Words::HEADING)
       end
 
       def references_word?
@@ -101,32 +106,27 @@ module Norvel
 
       # :figure, :table or nil
       def caption
-        return @caption if defined?(@caption)
         match = (@words <= 60) ? Words::CAPTION.match(@text) : nil
-        @caption = match && (match[:figure] ? :figure : :table)
+        match && (match[:figure] ? :figure : :table)
       end
 
       def bullet?
-        return @bullet if defined?(@bullet)
-        @bullet = BULLET.match?(@text)
+        BULLET.match?(@text)
       end
 
       def paged?
-        return @paged if defined?(@paged)
-        @paged = @words <= 30 && PAGED.match?(@text)
+        @words <= 30 && PAGED.match?(@text)
       end
 
       # How the text counts, so that lines which count alike can be found: "decimal 2", "roman", "letter A", "top";
       # nil where it does not.
       def form
-        return @form if defined?(@form)
-        @form = count_form
+        count_form
       end
 
       # An author, a year, and signs of an entry between.
       def reference?
-        return @reference if defined?(@reference)
-        @reference = @words.between?(4, 90) && ((AUTHOR.match?(@text) && YEAR.match?(@text)) ||
+        @words.between?(4, 90) && ((AUTHOR.match?(@text) && YEAR.match?(@text)) ||
           (@text.match?(/\A\[\d+\]\s/) && (YEAR.match?(@text) || @text.match?(/https?:/))))
       end
 
@@ -168,8 +168,10 @@ module Norvel
 
       # The text without a number before it.
       def bare
-        @bare ||= @text.sub(DECIMAL, "").sub(ROMAN, "").sub(/\A[A-Z][.)]\s+/, "")
+        @text.sub(DECIMAL, "").sub(ROMAN, "").sub(/\A[A-Z][.)]\s+/, "")
       end
+
+      once(*public_instance_methods(false) - %i[text words depth kind object? chapter?])
 
       private
 

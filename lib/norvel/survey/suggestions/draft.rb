@@ -28,8 +28,10 @@ module Norvel
           @found.key?(paragraph.id)
         end
 
-        def open
-          @worded.reject { |paragraph| known?(paragraph) }
+        # Those that nothing was found of yet; most: of so many words at most.
+        def open(most = nil)
+          among = most ? (@short ||= {})[most] ||= @worded.select { |paragraph| paragraph.word_count <= most } : @worded
+          among.reject { |paragraph| @found.key?(paragraph.id) }
         end
 
         def role(paragraph)

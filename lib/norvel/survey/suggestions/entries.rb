@@ -8,18 +8,15 @@ module Norvel
         # What lines of programs end with, begin with, hold; and those of these that running text has never.
         SURE_CODE = /[{};]\s*\z|=>|\w\([^)]*\)+;?\s*\z|\A\s*[\w.]+\s*[-+:]?=\s*\S|\A\s*(?:\/\/|\#!|\$\s\S)|
           \sdo(?:\s\|.+\|)?\s*\z/x
+        WORDS = 60 # of a caption, a contents entry, a line of code
         KEYWORDS = "def|end|if|else|elif|for|while|return|import|from|function|class|var|let|const|SELECT|puts|print"
         CODE = /#{SURE_CODE}|\A\s*(?:<\/?[a-z]+[ >]|\#\s|(?:#{KEYWORDS})\b[^.]*\z)|->|\A\s+\w+\s*[:=]\s*\S+\z/
 
         def find
           code_lines
+          captions
           open.each do |paragraph|
-            seen = traits(paragraph)
-            if seen.paged? && beside(paragraph).any? { |other| traits(other).paged? }
-              put(paragraph, "contents_entry", 0.95, "ends in a page number", "among others that do")
-            elsif seen.caption && caption?(paragraph, seen)
-              put(paragraph, "caption", 0.95, "begins like a caption", "short")
-            elsif typewritten?(paragraph) then put(paragraph, "code", 0.85, "in a typewriter face")
+            if typewritten?(paragraph) then put(paragraph, "code", 0.85, "in a typewriter face")
             elsif paragraph.part == :table && !heading_box?(paragraph)
               put(paragraph, "table_text", 0.95, "in a table")
             end
@@ -27,6 +24,17 @@ module Norvel
         end
 
         private
+
+        def captions
+          open(WORDS).each do |paragraph|
+            seen = traits(paragraph)
+            if seen.paged? && beside(paragraph).any? { |other| traits(other).paged? }
+              put(paragraph, "contents_entry", 0.95, "ends in a page number", "among others that do")
+            elsif seen.caption && caption?(paragraph, seen)
+              put(paragraph, "caption", 0.95, "begins like a caption", "short")
+            end
+          end
+        end
 
         # "Figure 3 shows …" is a sentence of the text: a caption is short, or unlike the text, or at an object.
         def caption?(paragraph, seen)
@@ -40,7 +48,7 @@ module Norvel
 
         # Rows of lines written as programs are, in whatever face.
         def code_lines
-          rows(open, 2) { |paragraph| paragraph.part == :body && code?(paragraph) }.each do |row|
+          rows(open(WORDS), 2) { |paragraph| paragraph.part == :body && code?(paragraph) }.each do |row|
             next unless row.count { |paragraph| SURE_CODE.match?(paragraph.text) } * 2 >= row.size
             row.each { |paragraph| put(paragraph, "code", 0.85, "written as a program is", "among others that are") }
           end
@@ -60,7 +68,13 @@ module Norvel
         end
 
         def typewritten?(paragraph)
-          paragraph.part == :body && typewriter?(letters(paragraph)) && Fonts.stand_in(body.font).kind != "mono"
+          paragraph.part == :body && typewriter?(letters(paragraph)) && !typed_all?
+        end
+
+        # Is all of the text in such a face?
+        def typed_all?
+          return @typed_all unless @typed_all.nil?
+          @typed_all = Fonts.stand_in(body.font).kind == "mono"
         end
 
         def typewriter?(letters)

@@ -6,6 +6,7 @@ module Norvel
       # Headings by what sets them apart, made consistent over the document: they come in kinds.
       class Headings < Finder
         MOSTLY = 0.7
+        WORDS = 40 # of a heading at most
 
         def find
           @scores = candidates
@@ -25,10 +26,10 @@ module Norvel
 
         def candidates
           forms = Forms.new(@draft)
-          open.each_with_object({}) do |paragraph, scores|
+          open(WORDS).each_with_object({}) do |paragraph, scores|
             next if !text?(paragraph) || document.decisions.key?(paragraph.id)
             seen = traits(paragraph)
-            next if seen.words > 40 || seen.running_text? || seen.object? || listed?(paragraph)
+            next if seen.running_text? || seen.object? || listed?(paragraph)
             scores[paragraph.id] = HeadingScore.new(paragraph, look(paragraph), letters(paragraph), body,
               following: following(paragraph), after_gap: @draft.after_gap[paragraph.id],
               fresh: begins_page?(paragraph), counted: forms.headings?(paragraph), boxed: @draft.boxed?(paragraph))
@@ -47,7 +48,7 @@ module Norvel
           share = by_kind.transform_values do |list|
             list.count { |paragraph| @scores[paragraph.id]&.heading? }.fdiv(list.size)
           end
-          open.select do |paragraph|
+          open(WORDS).select do |paragraph|
             score = @scores[paragraph.id] or next
             part = share[appearance(paragraph)]
             next like_most?(paragraph, score, by_kind) if !score.heading? && part >= MOSTLY

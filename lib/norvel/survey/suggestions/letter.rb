@@ -6,11 +6,12 @@ module Norvel
       # The parts of a letter or a memorandum: its head, its date, its greeting and closing, the lines below.
       class Letter < Finder
         HEAD = 20 # paragraphs before a greeting that belong to it
+        WORDS = 14 # of a line of a letter's head or end
 
         def find
-          greeting = worded.find { |paragraph| open?(paragraph) && traits(paragraph).greeting? && letter?(paragraph) }
+          greeting = open(WORDS).find { |one| open?(one) && traits(one).greeting? && letter?(one) }
           head(greeting) if greeting
-          open.each { |paragraph| part(paragraph) }
+          open(WORDS).each { |paragraph| part(paragraph) }
           labels
         end
 
@@ -29,7 +30,7 @@ module Norvel
         def head(greeting)
           put(greeting, "other", 0.92, "a greeting")
           worded.take_while { |paragraph| !paragraph.equal?(greeting) }.each do |paragraph|
-            next unless open?(paragraph) && traits(paragraph).words <= 14 && !traits(paragraph).prose?
+            next unless open?(paragraph) && traits(paragraph).words <= WORDS && !traits(paragraph).prose?
             next if stands_out?(paragraph) && following(paragraph).equal?(greeting)
             put(paragraph, "other", 0.85, "in the head of a letter")
           end
@@ -54,7 +55,7 @@ module Norvel
 
         # "To:", "Present:": lines with a label, among others.
         def labels
-          rows(open.select { |paragraph| open?(paragraph) }, 2) { |paragraph| labelled?(paragraph) }.each do |row|
+          rows(open(WORDS).select { |paragraph| open?(paragraph) }, 2) { |paragraph| labelled?(paragraph) }.each do |row|
             row.each { |paragraph| put(paragraph, "other", 0.85, "begins with a label", "among others that do") }
           end
         end

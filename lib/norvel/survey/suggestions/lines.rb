@@ -8,23 +8,22 @@ module Norvel
       class Lines < Finder
         LETTERS = 60 # of a line of verse
         ROW = 3
+        WORDS = 11 # of such a line
+        APART = 25 # of one set apart
 
         def find
-          loose = open.select { |one| one.part == :body && !text_by_style?(one) }
+          loose = open(WORDS).select { |one| one.part == :body && !text_by_style?(one) }
           rows(loose, ROW) { |paragraph| line?(paragraph) }.flatten
             .each { |paragraph| put(paragraph, "other", 0.76, "a short line", "among others") }
-          open.each do |paragraph|
-            if broken?(paragraph) then put(paragraph, "other", 0.8, "short lines, broken by hand")
-            elsif apart?(paragraph) then put(paragraph, "other", 0.8, "a line set apart")
-            end
-          end
+          open.each { |one| put(one, "other", 0.8, "short lines, broken by hand") if broken?(one) }
+          open(APART).each { |one| put(one, "other", 0.8, "a line set apart") if apart?(one) }
         end
 
         private
 
         def line?(paragraph)
           text = traits(paragraph).text
-          text.size <= LETTERS && traits(paragraph).words <= 11 && !text.include?("\n") &&
+          text.size <= LETTERS && !text.include?("\n") &&
             !traits(paragraph).several_sentences? && !traits(paragraph).object?
         end
 
@@ -36,6 +35,7 @@ module Norvel
 
         # A paragraph of short lines, as verse and addresses are typed.
         def broken?(paragraph)
+          return false unless paragraph.text.include?("\n")
           lines = paragraph.seen_text.split("\n").map(&:strip).reject(&:empty?)
           lines.size >= 3 && lines.map(&:size).max <= LETTERS
         end
@@ -44,7 +44,7 @@ module Norvel
         def apart?(paragraph)
           align = look(paragraph)[:align]
           %w[right center].include?(align) && align != body.align && paragraph.part == :body &&
-            traits(paragraph).words <= 25 && !traits(paragraph).prose?
+            !traits(paragraph).prose?
         end
       end
     end

@@ -7,6 +7,7 @@ module Norvel
       class ListItems < Finder
         HANGING = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:
           [\s\u00A0]+\S/x
+        WORDS = 60 # of an item with a label
         RING = /\Ao[\s\u00A0]+[[:upper:]]/ # a letter for a bullet
 
         def find
@@ -32,14 +33,14 @@ module Norvel
         end
 
         def rings
-          rows(open, 2) { |paragraph| RING.match?(traits(paragraph).text) }.flatten
+          rows(open(WORDS), 2) { |paragraph| RING.match?(traits(paragraph).text) }.flatten
             .each { |paragraph| put(paragraph, "list_item", 0.8, "begins with a ring", "among others that do") }
         end
 
         # "RQ1: …", "Harbour office: …" one under the other.
         def hanging
-          rows(open.select { |one| one.part == :body }, 2) do |paragraph|
-            HANGING.match?(traits(paragraph).text) && traits(paragraph).words <= 60 && !traits(paragraph).object?
+          rows(open(WORDS).select { |one| one.part == :body }, 2) do |paragraph|
+            HANGING.match?(traits(paragraph).text) && !traits(paragraph).object?
           end.flatten.each do |paragraph|
             put(paragraph, "list_item", 0.76, "begins with a label", "among others that do")
           end

@@ -6,11 +6,13 @@ module Norvel
       # Entries of a list of works, by their form: an author, a year, a hanging indent, in a row, under a heading of
       # such lists. Prose under such a heading is prose.
       class References < Finder
+        WORDS = 90 # of an entry
         ROW = 3 # entries in a row need no heading
 
         def find
           under = under_heading
-          rows(open.select { |one| one.part == :body }, 1) { |paragraph| entry?(paragraph) }.each do |row|
+          return if worded.none? { |one| Traits::YEAR.match?(one.text) }
+          rows(open(WORDS).select { |one| one.part == :body }, 1) { |paragraph| entry?(paragraph) }.each do |row|
             headed = under[row.first.id]
             next unless row.size >= ROW || headed
             next if !headed && row.count { |paragraph| traits(paragraph).reference? } * 2 < row.size
@@ -54,7 +56,7 @@ module Norvel
 
         def heading_like?(paragraph)
           seen = traits(paragraph)
-          return true if role(paragraph).to_s.start_with?("heading")
+          return true if role(paragraph)&.start_with?("heading")
           return false if seen.words > 12 || seen.reference? || seen.bullet?
           seen.heading_word? || (stands_out?(paragraph) && seen.short?)
         end

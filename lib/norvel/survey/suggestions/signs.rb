@@ -5,8 +5,10 @@ module Norvel
     class Suggestions
       # Lines that are neither headings nor text: signs between parts, equations, lines to fill in.
       class Signs < Finder
+        MOST = 25 # words of such a line
+
         def find
-          open.each do |paragraph|
+          open(MOST).each do |paragraph|
             seen = traits(paragraph)
             if seen.signs? then put(paragraph, "other", 0.95, "a sign between parts")
             elsif seen.equation? then put(paragraph, "other", 0.9, "an equation")
