@@ -58,7 +58,7 @@ module Norvel
 
       def put(guide, mend, way)
         _, style, role = mend.steps.first
-        put = Edits::PutInStyle.new(Mend.ids(findings), style, asked: guide.requirements(role), way:)
+        put = Edits::PutInStyle.new(Mend.ids(findings), style, asked: guide.requirements(role), way:, role:)
         return put if mend.steps.size == 1
         Edits::Several.new([put, mend.with(steps: mend.steps.drop(1)).edit(findings, guide)])
       end

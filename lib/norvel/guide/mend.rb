@@ -30,7 +30,7 @@ module Norvel
     # What a step makes of the findings, the guide and its arguments.
     Mend::STEPS = {
       put_in_style: ->(list, guide, style, role) {
-        Edits::PutInStyle.new(Mend.ids(list), style, asked: guide.requirements(role))
+        Edits::PutInStyle.new(Mend.ids(list), style, asked: guide.requirements(role), role:)
       },
       change_style: ->(list, _, style, values) { Edits::ChangeStyleFor.new(style, values, Mend.ids(list)) },
       change_level: ->(_, _, definition, level, values) { Edits::ChangeListLevel.new(definition, level, values) },

@@ -54,12 +54,17 @@ module Norvel
         count(1.5, "in small capitals", distinct: true) if @letters[:small_caps]
         count(1.5, "underlined", distinct: true) if @letters[:underline] != "none"
         count(1, "centred") if @look[:align] == "center" && @body.align != "center"
-        count(0.5, "in a colour of its own") if @body.letters && @letters[:color] != @body.letters[:color]
+        count(0.5, "in a colour of its own") if @body.letters && ink(@letters) != ink(@body.letters)
         count(0.5) if @letters[:font] != @body.font
         count(0.7, "kept with what follows") if @look[:keep_with_next]
         count(0.5) if @look[:space_before] >= @body.space_before + 6
         count(3, "an outline level", distinct: true) if @look[:outline_level].positive?
         framed
+      end
+
+      # Automatic text is black on white.
+      def ink(letters)
+        (letters[:color] == "auto") ? "#000000" : letters[:color]
       end
 
       # A ground or rules across the measure, a frame of its own.

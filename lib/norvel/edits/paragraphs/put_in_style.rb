@@ -11,12 +11,14 @@ module Norvel
       # style_takes: the style takes the look most of them share, whoever else wears it
       WAYS = %i[keep as_style style_takes].freeze
 
-      # ids: paragraphs; name: of the style; asked: {property => Guide::Requirement} of what a guide states for them
-      def initialize(ids, name, asked: {}, way: :keep)
+      # ids: paragraphs; name: of the style; asked: {property => Guide::Requirement} of what a guide states for them;
+      # role: what they are, so that the style of headings is one for contents lists and assistive technology too
+      def initialize(ids, name, asked: {}, way: :keep, role: nil)
         @ids = ids
         @name = name
         @asked = asked
         @way = way
+        @level = role.to_s[/\Aheading_(\d)\z/, 1]&.to_i
       end
 
       def change(document)
@@ -63,13 +65,19 @@ module Norvel
         return made(document, paragraphs) unless style
         return document unless takes_look?(document)
         values = taken(document, paragraphs, style)
-        values.empty? ? document : ChangeStyle.new(style.id, values).change(document)
+        with_level(values.empty? ? document : ChangeStyle.new(style.id, values).change(document))
       end
 
       def made(document, paragraphs)
         base = document.sheet.default
         values = SharedLook.new(document, paragraphs).beyond(base).merge(wanted(document, paragraphs))
-        DefineStyle.new(@name, values:).change(document)
+        with_level(DefineStyle.new(@name, values:).change(document))
+      end
+
+      def with_level(document)
+        style = named(document)
+        return document if @level.nil? || Survey::StyleRoles.of_style(document.sheet, style).to_s.start_with?("heading")
+        ChangeStyle.new(style.id, {outline_level: @level}).change(document)
       end
 
       # What a style that is there has to change to look like them.

@@ -178,12 +178,17 @@ module Norvel
             (seen.kind == :decimal && (letters(paragraph)[:bold] || seen.depth > 1))
         end
 
-        # Does its look come again, among lines of the text rather than those of the title page?
+        # Does its look come again, among lines of the text rather than those of the title page, or over plain lines?
         def recurs?(paragraph, times)
           worded.count do |other|
             traits(other).words <= 20 && appearance(other) == appearance(paragraph) &&
-              (other.equal?(paragraph) || !@zone.include?(other))
+              (other.equal?(paragraph) || !@zone.include?(other) || [paragraph, other].all? { |one| heads_lines?(one) })
           end >= times
+        end
+
+        def heads_lines?(paragraph)
+          after = following(paragraph)
+          after && !stands_out?(after) && !begins_page?(after)
         end
 
         def beside_title(paragraph)

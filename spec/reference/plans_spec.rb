@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+require_relative "flattened"
+require_relative "genres"
+require_relative "../support/mixed"
+require_relative "../support/promised"
+
+# Bulk changes on files of others, on papers of many kinds, and on documents mixed by chance: nothing that nobody asked to
+# change may change. Source: the files of spec/reference/files (ORIGIN.md); the rest is made.
+RSpec.describe "plans" do
+  # Beside those that ship, one that is silent on most, names other styles and minds formatting by hand most.
+  odd = Norvel::Guide.new(<<~YAML)
+    norvel_guide: 1
+    name: Odd
+    language: de
+    roles:
+      body: {style: Normal, size: {min: 10pt, max: 12pt}, align: left, color: black}
+      heading_1: {style: Chapter, space_before: {min: 6pt}, keep_with_next: true}
+      heading_2: {font: {any_of: [Arial, Calibri]}}
+      list_item: {style: List Paragraph, space_after: 3pt}
+      reference_entry: {style: Bibliography, indent_left: 0.5in, first_line: -0.5in}
+      code: {style: Plain Text}
+      table_text: {bold: false, size: 10pt}
+    clean: {direct_formatting: forbid, blank_paragraphs: should, tabs_as_indents: forbid, double_spaces: forbid, line_breaks: forbid, spaces_as_indents: forbid}
+    accessible: {title: require, language: require}
+  YAML
+  guides = [*Norvel::Guide.shipped.values, odd]
+
+  def read_back(document)
+    Norvel::Formats.read(Norvel::Formats.write(document).bytes, name: "back.docx")
+  end
+
+  def promised(name, document, guides)
+    guides.map do |guide|
+      kept = Promised.new(document, guide)
+      @places += kept.looked_at
+      @plans += 1
+      back = read_back(kept.plan.after)
+      @again += 1 unless Norvel::Guide::Plan.new(guide, back).nothing?
+      expect([name, guide.id, kept.broken]).to eq [name, guide.id, []]
+    end
+  end
+
+  before { @places = @plans = @again = 0 }
+
+  def told(what)
+    puts "\n  plans on #{what}: #{@plans} keep every promise at #{@places} paragraphs; #{@plans - @again} of #{@plans} leave nothing for a second run"
+  end
+
+  it "keep their promises on every file of others, and a second run has nothing to do" do
+    Dir[File.join(__dir__, "files", "*.docx")].each do |path|
+      promised(File.basename(path), Norvel::Formats.read_file(path), guides)
+    end
+    told("files of others")
+    expect(@again).to eq 0
+  end
+
+  it "keep them on papers of many kinds, as they are set and bare" do
+    Genres::PAPERS.each_key do |name|
+      [[true, false], [false, false], [false, true]].each do |formatted, gaps|
+        promised(name, read_back(Genres.document(name, formatted:, gaps:).first), guides)
+      end
+    end
+    told("papers of many kinds")
+    expect(@again).to eq 0
+  end
+
+  it "keep them on flattened theses and reports" do
+    Flattened::SCHEMES.each_key { |scheme| promised(scheme, read_back(Flattened.document("en", scheme, 17).first), guides) }
+    told("flattened documents")
+    expect(@again.fdiv(@plans)).to be <= 0.2
+  end
+
+  it "keep them on documents mixed by chance (property)" do
+    (1..40).each { |seed| promised("mixed #{seed}", Mixed.new(seed).document, guides) }
+    told("mixed documents")
+    expect(@again.fdiv(@plans)).to be <= 0.06
+  end
+
+  it "keep them on the demo's documents, and a second run has nothing to do" do
+    [Demo::Notice, Demo::Handbook, Demo::Thesis].each do |kind|
+      promised(kind.name, Norvel::Formats.read(kind.new.bytes, name: "demo.docx"), guides)
+    end
+    told("the demo")
+    expect(@again).to eq 0
+  end
+end

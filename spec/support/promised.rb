@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+# What a plan promises of a document under a guide, looked at paragraph by paragraph and letter by letter; the broken
+# promises in words.
+class Promised
+  SPACES = %i[space_before space_after].freeze
+
+  attr_reader :plan, :broken, :looked_at
+
+  def initialize(document, guide)
+    @before, @guide = document, guide
+    @plan = Norvel::Guide::Plan.new(guide, document)
+    @after = plan.after
+    @broken = []
+    @looked_at = 0
+    words
+    @after.paragraphs.each { |paragraph| place(@before.paragraph(paragraph.id), paragraph) }
+    accounts
+  end
+
+  private
+
+  def words
+    @broken << "words" unless plan.words_unchanged?
+    @broken << "objects" unless @before.seal.same_objects?(@after.seal)
+    gone = @before.paragraphs.reject { |one| one.blank? || @after.include?(one.id) }
+    @broken << "#{gone.size} paragraphs with words went" if gone.any?
+  end
+
+  def place(was, now)
+    @looked_at += 1
+    say(was, "printed #{@before.markers[was.id].inspect}, now #{@after.markers[now.id].inspect}") if @before.markers[was.id] != @after.markers[now.id]
+    return if was.blank?
+    role = @before.settled.role(was)
+    asked = @guide.requirements(role).keys
+    lines(was, now, asked)
+    letters(was, now, asked)
+    say(was, "white space of #{role}") if %w[code other].include?(role) && was.text != now.text
+    style(was, now, role)
+  end
+
+  # What the guide is silent on looks as it did; spaces may stand for blank paragraphs, first lines for tabs.
+  def lines(was, now, asked)
+    free = asked + [:outline_level]
+    free += SPACES if @guide.clean["blank_paragraphs"]
+    free << :first_line if Norvel::Survey::ByHand.leading_tab?(was) || Norvel::Survey::ByHand.leading_space?(was)
+    differing = @before.look(was).differences(@after.look(now), :paragraph).map(&:name) - free
+    say(was, "#{differing.join(", ")} of the paragraph") if differing.any?
+  end
+
+  def letters(was, now, asked)
+    mixed = Norvel::Edits::Fitting.new(@before, @before).mixed(was)
+    pairs = each_letter(@before, was).zip(each_letter(@after, now))
+    differing = pairs.uniq.flat_map { |one, other| (one.nil? || other.nil?) ? [:letters] : one.differences(other, :run).map(&:name) }.uniq
+    say(was, "#{(differing - asked).join(", ")} of letters") if (differing - asked - [:language]).any?
+    apart = mixed.select { |name| apart(pairs, name).any? { |one, other| other.nil? || one[name] != other[name] } }
+    say(was, "#{apart.join(", ")} of words set apart") if apart.any?
+  end
+
+  # The letters that most of the paragraph is not like.
+  def apart(pairs, name)
+    usual = pairs.filter_map(&:first).map { |look| look[name] }.tally.max_by(&:last)&.first
+    pairs.select { |one, _| one && one[name] != usual }
+  end
+
+  def each_letter(document, paragraph)
+    paragraph.runs.flat_map { |run| [document.run_look(run, paragraph)] * run.words.gsub(/[\s\u00A0]+/, "").size }
+  end
+
+  # A paragraph that is in another style now is in the one of its settled role.
+  def style(was, now, role)
+    return if was.style_id == now.style_id
+    name = @after.style_name(now)
+    wanted = @guide.role(role)["style"] || Norvel::Roles[role].style
+    say(was, "#{role} is in #{name}, not in #{wanted}") unless name.casecmp?(wanted.to_s)
+  end
+
+  def accounts
+    found = ->(check) { check.findings.map(&:rule).tally }
+    left = plan.left.group_by { |entry| entry[:rule] }.transform_values { |list| list.sum { |entry| entry[:count] } }
+    anew = found[Norvel::Guide::Check.new(@guide, @after.with)]
+    @broken << "left #{left} is not what a check finds: #{anew}" if left != anew
+    mended = plan.mended.to_h { |entry| [entry[:rule], entry[:count]] }
+    short = found[plan.first_check].select { |rule, count| mended.fetch(rule, 0) + left.fetch(rule, 0) < count }
+    @broken << "not accounted for: #{short}" if short.any?
+  end
+
+  def say(paragraph, what)
+    @broken << "#{what}: “#{paragraph.text[0, 40]}”"
+  end
+end
