@@ -204,8 +204,8 @@ module Genres
   module_function
 
   # [Document, {id => role}]; formatted: as each paper is set, else nothing but words
-  def document(name, formatted:, gaps: false)
-    looks, text = PAPERS.fetch(name)
+  def document(name, formatted:, gaps: false, papers: PAPERS)
+    looks, text = papers.fetch(name)
     truth = {}
     list = []
     text.each_line(chomp: true) do |line|

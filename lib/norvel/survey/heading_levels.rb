@@ -12,8 +12,10 @@ module Norvel
         end
       end
 
-      # headings: the paragraphs found; marked: {paragraph => level} of those that their styles mark
-      def initialize(headings, document, marked: {})
+      # headings: the paragraphs found; marked: {paragraph => level} of those that their styles mark; follows: gives the
+      # paragraph after one
+      def initialize(headings, document, marked: {}, follows: ->(_) {})
+        @follows = follows
         @document = document
         @headings = headings
         @marked = marked.to_h { |paragraph, level| [kind(paragraph), level] }
@@ -25,8 +27,7 @@ module Norvel
 
       # 1–6
       def level(paragraph)
-        stated(paragraph) || numbered_deeper(paragraph) || beside_numbered(paragraph) ||
-          @levels.fetch(@kinds[paragraph.id])
+        stated(paragraph) || numbered_deeper(paragraph) || beside_numbered(paragraph) || by_form(paragraph)
       end
 
       private
@@ -42,6 +43,36 @@ module Norvel
       def beside_numbered(paragraph)
         found = depths[@kinds[paragraph.id]]
         found.min if found.size > 1 && Traits.of(paragraph).form.nil?
+      end
+
+      # The level of its look, and one more for each form that its own stands under.
+      def by_form(paragraph)
+        kind = @kinds[paragraph.id]
+        (@levels.fetch(kind) + nesting(kind).fetch(Traits.of(paragraph).form, 0)).clamp(1, 6)
+      end
+
+      # How deep each form of counting stands among headings of one look: {"§" => 1} where sections come between
+      # chapters; a form is also below a plain heading that it follows at once, as "Phase 1" under "Phases".
+      def nesting(kind)
+        @nesting ||= Hash.new do |known, look|
+          headings = @headings.select { |heading| @kinds[heading.id] == look }
+          forms = headings.map { |heading| Traits.of(heading).form }
+          known[look] = forms.uniq.compact.each_with_object({}) do |form, depths|
+            above = parent(form, forms, headings)
+            depths[form] = (above == :plain) ? 1 : depths.fetch(above, -1) + 1
+          end
+        end
+        @nesting[kind]
+      end
+
+      # The form above: the nearest before that comes again later; :plain for a heading that does not count.
+      def parent(form, forms, headings)
+        first = forms.index(form)
+        earlier = forms.first(first).compact.uniq - [form]
+        sandwich = earlier.reverse.find { |other| forms.drop(first + 1).include?(other) }
+        return sandwich if sandwich
+        before = first.positive? && forms[first - 1].nil? && headings[first - 1]
+        :plain if before && @follows.call(before).equal?(headings[first])
       end
 
       # The depths at which headings of each look are numbered: {kind => [1, 2]}.

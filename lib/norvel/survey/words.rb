@@ -30,7 +30,8 @@ module Norvel
         [0-3]?\d[.\/][01]?\d[.\/](?:20)?\d\d|20\d\d-[01]\d-[0-3]\d)\.?\z/ix
       GREETING = /\A(?:#{any("greetings")})(?![[:alpha:]])[^.]{0,70}[,:!]?\z/i
       CLOSING = /\A(?:#{any("closings")})[,.!]?\z/i
-      BYLINE = /\A(?:#{any("bylines")})[\s\u00A0]+[[:upper:]]/i
+      NAME = "[[:upper:]][[:alpha:].'’-]*(?:[\\s\u00A0]+[[:upper:]][[:alpha:].'’-]*)+"
+      BYLINE = /(?:\A|[\s\u00A0])(?:#{any("bylines")})[\s\u00A0]+#{NAME}\z/
     end
   end
 end

@@ -11,7 +11,7 @@ module Norvel
         def find
           @scores = candidates
           accepted = consistent
-          levels = HeadingLevels.new(accepted, document, marked:)
+          levels = HeadingLevels.new(accepted, document, marked:, follows: @draft.method(:following))
           accepted.each do |paragraph|
             put(paragraph, "heading_#{levels.level(paragraph)}", @scores[paragraph.id].confidence,
               *@scores[paragraph.id].because)

@@ -111,11 +111,12 @@ module Norvel
         # other lines that are none of the text, or before a heading.
         def plain(zone)
           first = worded.first
-          return unless zone.first.equal?(first) && traits(first).words.between?(2, 20) && !unlikely?(first)
+          return unless zone.first.equal?(first) && traits(first).words <= 20 && !unlikely?(first)
           return if traits(first).sentence? || traits(first).begins_small?
           return named(first, 0.82, "first in the document", "unlike the text") if stands_out?(first)
           second = following(first) or return
           return if traits(first).label? && traits(second).label?
+          return if traits(first).words == 1 && !traits(second).label? && !traits(second).date?
           return if traits(second).bullet? || traits(second).kind == :letter
           opening = zone.size >= 2 || traits(second).prose? || text_begins?(second) || traits(second).heading_word? ||
             traits(second).chapter?
@@ -162,7 +163,8 @@ module Norvel
           seen, after = traits(paragraph), following(paragraph)
           return false if known?(paragraph) || after.nil? || !traits(after).prose? || begins_page?(after)
           return false if look(paragraph)[:align] != look(after)[:align]
-          return false if seen.date? || seen.label? || Words::BYLINE.match?(seen.text) || seen.sentence?
+          return false if seen.date? || seen.label? || Words::BYLINE.match?(seen.text)
+          return false if seen.sentence? && !seen.text.end_with?("?")
           !(preceding(paragraph).equal?(title) && name?(seen.text)) && seen.short?
         end
 
