@@ -3,7 +3,7 @@
 module Norvel
   class Guide
     # One part of a plan: all mends of one kind with one aim.
-    #   key       names it as long as it is the same: "put_in_style Body Text"
+    #   key       names it as long as it is the same: "put_in_style Body Text", with "asked" where it asks first
     #   mend      the first of its mends; rules: the rules whose findings it mends; findings: those
     #   was, now  the documents around it; edits: what led from one to the other
     #   off       is it left out of the plan?
@@ -13,7 +13,7 @@ module Norvel
         step = mend.steps.first
         aim = step.drop(1).find { |argument| argument.is_a?(String) }
         aim = step[1].keys.join(", ") if step[1].is_a?(Hash) && step.first != :clear
-        [step.first, aim].compact.join(" ")
+        [step.first, aim, ("asked" unless mend.safe)].compact.join(" ")
       end
 
       # The same with more of it, done later.
@@ -56,11 +56,10 @@ module Norvel
       # The first place that looks otherwise, else the first: [Paragraph before, Paragraph after]; nil of a document's
       # own parts.
       def example
-        return @example if defined?(@example)
         places = findings.filter_map(&:paragraph).uniq
         pairs = places.select { |id| was.include?(id) }.first(40)
           .map { |id| [was.paragraph(id), (now.paragraph(id) if now.include?(id))] }
-        @example = pairs.max_by { |one, other| telling(one, other) }
+        pairs.max_by { |one, other| telling(one, other) }
       end
 
       # How many words keep an emphasis of their own, by kind: {italic: 312, …}.

@@ -37,6 +37,11 @@ module Norvel
         heading_by_level(own_level(sheet, style))
       end
 
+      # The same by its own name or level alone, whatever it is based on.
+      def by_itself(sheet, style)
+        Roles.of_style_name(style.name) || heading_by_level(own_level(sheet, style))
+      end
+
       def own_level(sheet, style)
         sheet.chain(style).reverse_each { |link| (level = link.paragraph[:outline_level]) && (return level) }
         0

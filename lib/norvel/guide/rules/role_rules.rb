@@ -93,7 +93,7 @@ module Norvel
           return false unless @check.sure?(paragraph)
           style = @document.style_of(paragraph)
           return true if style.nil? || style.default || @document.decisions.key?(paragraph.id)
-          told = Survey::StyleRoles.of_style(@document.sheet, style)
+          told = Survey::StyleRoles.by_itself(@document.sheet, style)
           return told != "body" || role == "body" || @check.confidence(paragraph) >= AGAINST if told
           @uniform ||= {}
           @uniform.fetch([style.id, role]) do |key|
@@ -113,6 +113,11 @@ module Norvel
           !style.nil? && (style.equal?(own) || variant?(own, style))
         end
 
+        # Is it in the style of its role because someone put it there? All text is in a file's base style at first.
+        def chosen?(paragraph, role)
+          in_style?(paragraph, @guide.role(role)["style"].to_s) && !@document.style_of(paragraph).default
+        end
+
         # "Heading 1 Unnumbered", based on Heading 1.
         def variant?(own, style)
           own && own.based_on == style.id && own.name.start_with?("#{style.name} ")
@@ -122,7 +127,7 @@ module Norvel
         def properties(paragraph, role)
           key = [role, paragraph.makeup, @document.letter_look(paragraph)]
           verdicts = @judged[key] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
-          sure = verdicts.empty? || @check.sure?(paragraph) || in_style?(paragraph, @guide.role(role)["style"].to_s)
+          sure = verdicts.empty? || @check.sure?(paragraph) || chosen?(paragraph, role)
           verdicts.map { |verdict| (sure ? verdict : unsure(verdict)).at(paragraph) }
         end
 
