@@ -75,14 +75,15 @@ module Norvel
       end
 
       # {style id => those that wear it} of the styles that would not give them the value. One that more others wear is
-      # none of theirs: what stands in it is set by hand.
+      # none of theirs, nor is the base of all others unless most of them wear it: what stands in it is set by hand.
       def worn(document, paragraphs)
         meant = @ids.to_h { |id| [id, true] }
         others = document.everything.reject { |one| one.blank? || meant[one.id] }
           .map { |one| document.style_of(one)&.id }.tally
         groups = paragraphs.group_by { |paragraph| document.style_of(paragraph)&.id }.except(nil)
         groups.reject do |id, list|
-          list.size < others.fetch(id, 0) || right?(document, id)
+          list.size < others.fetch(id, 0) || right?(document, id) ||
+            (document.sheet[id].default && list.size * 2 < paragraphs.size)
         end
       end
 

@@ -18,9 +18,15 @@ module Norvel
 
         def title
           return if @document.info[:title]
-          text = @document.paragraphs.find { |p| @check.role(p) == "title" }&.sealed_text
+          found = @document.paragraphs.find { |paragraph| @check.role(paragraph) == "title" }
           missing("accessible.title", "The document has no title in its properties", "a title",
-            mend: text && describe("Take “#{text}” as the title", title: text))
+            mend: found && title_mend(found))
+        end
+
+        def title_mend(paragraph)
+          text = paragraph.sealed_text
+          mend = describe("Take “#{text}” as the title", title: text)
+          @check.sure?(paragraph) ? mend : mend.asking(RoleRules::UNSURE)
         end
 
         # That of the document, and of paragraphs in another one (WCAG 2.2, 3.1.2).

@@ -113,7 +113,10 @@ module Norvel
           first = worded.first
           return unless zone.first.equal?(first) && traits(first).words <= 20 && !unlikely?(first)
           return if traits(first).sentence? || traits(first).begins_small?
-          return named(first, 0.82, "first in the document", "unlike the text") if stands_out?(first)
+          if stands_out?(first)
+            text = worded.any? { |one| traits(one).prose? }
+            return named(first, text ? 0.82 : 0.7, "first in the document", "unlike the text")
+          end
           second = following(first) or return
           return if traits(first).label? && traits(second).label?
           return if traits(first).words == 1 && !traits(second).label? && !traits(second).date?
