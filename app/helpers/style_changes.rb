@@ -48,8 +48,9 @@ module StyleChanges
 
   # One value for all paragraphs of the ticked roles.
   def value_edit
-    raise Norvel::Refused, "Nothing is ticked that should have the value." if Array(params[:on]).empty?
-    E::SetValue.new(E::SetValue.chosen(document, Array(params[:on])), *typed_value)
+    ids = E::SetValue.chosen(document, Array(params[:on]))
+    raise Norvel::Refused, "Nothing is ticked that should have the value." if ids.empty?
+    E::SetValue.new(ids, *typed_value)
   end
 
   # The property and value that were typed.

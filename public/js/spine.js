@@ -29,7 +29,7 @@ function place(y, list) {
     const top = block.offsetTop - galley().offsetTop;
     if (y >= top + block.offsetHeight) continue;
     const number = Number(block.dataset.block);
-    const from = list[number]?.[1] ?? 0;
+    const from = list[number]?.[1] ?? HEIGHT;
     const to = list[number + 1]?.[1] ?? HEIGHT;
     return from + (to - from) * Math.max((y - top) / block.offsetHeight, 0);
   }

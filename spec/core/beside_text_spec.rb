@@ -49,7 +49,7 @@ RSpec.describe "notes, heads and feet" do
 
   it "can't be split, joined, moved or deleted, and say so" do
     edits = [Norvel::Edits::SplitParagraph.new(note_id, 2), Norvel::Edits::JoinParagraphs.new(note_id), Norvel::Edits::DeleteParagraphs.new([foot_id]),
-      Norvel::Edits::AddParagraphs.new(note_id, [["more", {}]]), Norvel::Edits::MoveParagraphs.new([note_id], "up")]
+      Norvel::Edits::RunIn.new([note_id]), Norvel::Edits::MoveParagraphs.new([note_id], "up")]
     edits.each { |edit| expect { edit.apply(document) }.to raise_error(Norvel::Refused) }
   end
 

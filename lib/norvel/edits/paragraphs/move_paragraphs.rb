@@ -15,10 +15,10 @@ module Norvel
       end
 
       def change(document)
+        @ids.each { |id| document.text_position(id) }
         moving = chosen(document, @ids)
         refuse(moving, document)
         moving = with_boxes(moving, document)
-        moving.each { |paragraph| document.text_position(paragraph.id) }
         rest = document.paragraphs - moving
         neighbour = neighbour(moving, document)
         at = rest.index(neighbour) + ((@way == "up") ? 0 : 1)

@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+WebApp.boot
+
+# The plan, decisions and ways to put paragraphs in a style, as plain pages.
+RSpec.describe "the plan and what a person decides" do
+  include Rack::Test::Methods
+
+  def app = Web
+
+  before { WebApp.clear }
+
+  let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
+  let(:at) { "/manuscripts/#{manuscript.id}" }
+
+  def now = Manuscript.find(manuscript.id)
+
+  def form(path, headers = {}, **fields)
+    get "/"
+    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
+    post "#{at}/#{path}", {authenticity_token: token, version: now.lock_version, **fields}, headers
+  end
+
+  def parts(html) = html.scan(/name="(shown|offered)\[\]" value="([^"]+)"/).map { |_, key| CGI.unescapeHTML(key) }
+
+  def body = last_response.body
+
+  it "shows what would change, what it keeps and what is left, and does nothing" do
+    get "#{at}/plan"
+    expect(body).to include("9 paragraphs go in <b>Heading 2</b>", "nothing is done yet", "Left for your eye", "no word changes", "When it is done")
+    get "#{at}/plan.css"
+    expect([last_response.status, body]).to match [200, /\.p[0-9a-f]+\{/]
+    expect(now.ledger_entries).to be_empty
+  end
+
+  it "does what is ticked, as one change with its kinds, and takes it back" do
+    get "#{at}/plan"
+    keys = parts(body)
+    form "findings/mend_safe", shown: keys, part: keys - ["put_in_style Heading 2"]
+    document = now.document
+    expect(document.uses[document.sheet.named("Heading 2").id]).to eq Norvel::Formats.read(Demo::Handbook.new.bytes, name: "h.docx").then { |came| came.uses["Heading2"] }
+    expect(now.ledger_entries.first.kinds).to include("Put 3 paragraphs in Heading 1")
+    form "take_back"
+    expect(now.document.paragraphs).to eq manuscript.document.paragraphs
+  end
+
+  it "shows the same plan with other parts ticked, in place and as a page" do
+    get "#{at}/plan"
+    keys = parts(body)
+    form "plan", {"HTTP_HX_REQUEST" => "true"}, shown: keys, part: keys - ["space_for_blanks"]
+    expect(body).to include('hx-swap-oob="innerHTML:#station"', 'hx-swap-oob="innerHTML:#plan-bench"', "left out of the plan")
+    form "plan", shown: keys, part: []
+    expect(body).to include("nothing that is safe to do")
+  end
+
+  it "is refused for a page that is older than the document" do
+    get "#{at}/plan"
+    form "edits/clear", ids: "1-20", keep: ""
+    form "findings/mend_safe", version: 0
+    expect([last_response.status, body]).to match [409, /another window/]
+  end
+
+  it "says so when a fault of its own prevents it" do
+    allow(Norvel::Survey::Gaps).to receive(:new).and_raise(NoMethodError)
+    get "#{at}/plan"
+    expect([last_response.status, body]).to match [422, /mistake of its own/]
+  end
+
+  it "keeps what a person says, shows it, and forgets it when asked" do
+    form "edits/decide", ids: "15", said: "no_heading", back: "#{at}/galley"
+    expect(now.document.decisions).to eq(15 => "no_heading")
+    form "galley/bench", ids: "15"
+    expect(body).to include("as you said", '<option value="no_heading" selected>')
+    form "edits/decide", ids: "15", said: ""
+    expect(now.document.decisions).to eq({})
+    form "edits/decide", ids: "15", said: "poem"
+    expect([last_response.status, body]).to match [422, /no such role/]
+  end
+
+  it "lets a suggested heading be none, from the list of roles" do
+    get "#{at}/roles"
+    id = body[/name="denied" value="(\d+)"/, 1].to_i
+    form "edits/roles", denied: id.to_s
+    expect(now.document.decisions).to eq(id => "no_heading")
+    get "#{at}/roles"
+    expect(body).not_to include(%(name="denied" value="#{id}"))
+  end
+
+  it "tells what a style has otherwise, and puts paragraphs in it either way" do
+    form "galley/differences", ids: "15", style: "Heading1"
+    expect(body).to match(/The style has .*instead of/)
+    form "edits/style", ids: "15", style: "Heading1", clear: "takes"
+    taken = now.document
+    expect(taken.cascade.of_style(taken.sheet["Heading1"], :paragraph)[:space_before]).to eq 0.0
+    form "take_back"
+    form "edits/style", ids: "15", style: "Heading1", clear: "looks"
+    kept = now.document
+    looks = [kept, manuscript.first_document].map { |one| one.look(one.paragraph(15)).values.except(:outline_level) }
+    expect(looks.uniq.size).to eq 1
+  end
+
+  it "says of several what they read as" do
+    form "galley/bench", ids: "1-20"
+    expect(body).to match(/Read \d+ as body text, \d+ as headings/)
+  end
+
+  it "sets one value on what is selected, and on roles with its ripple first" do
+    form "edits/value", ids: "15-20", property: "align", value: "justified"
+    expect(now.document.look(now.document.paragraph(17))[:align]).to eq "justify"
+    form "styles/value/ripple", {"HTTP_HX_REQUEST" => "true"}, property: "line_spacing", value: "double", on: %w[body]
+    expect(body).to include("Line spacing double on", "paragraphs change")
+    form "styles/value", property: "line_spacing", value: "double", on: %w[body]
+    expect(now.ledger_entries.last.title).to start_with "Line spacing double on"
+    wrong = {[%w[body], "size", "big"] => /not a length/, [[], "size", "12"] => /Nothing is ticked/, [%w[body], "shoe", "12"] => /no property/, [%w[body], "size", ""] => /Type a value/}
+    wrong.each do |(on, property, value), said|
+      form("styles/value", on:, property:, value:)
+      expect([last_response.status, body]).to match [422, said]
+    end
+  end
+
+  it "draws notes and feet after the text, and says where a change was" do
+    foot = manuscript.document.stories.first.paragraphs.first.id
+    get "#{at}/galley", at: foot
+    expect(body).to include("Running foot of section 1", %(id="row-#{foot}"))
+    form "edits/style", ids: foot.to_s, style: "BodyText"
+    expect(now.ledger_entries.last.title).to eq "Put 1 paragraph in Body Text, 1 in running feet"
+    form "galley/bench", ids: foot.to_s
+    expect(body).to include("Running foot of section 1", "running head or foot")
+  end
+end
