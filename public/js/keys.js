@@ -1,6 +1,6 @@
 // Every key that does something outside of fields.
 import { $, galley, on, path, post, spans } from "./page.js";
-import { here, select, state, toggle } from "./selection.js";
+import { BESIDE, here, select, state, toggle } from "./selection.js";
 import { go } from "./galley.js";
 
 const STATIONS = { s: "survey", y: "styles", a: "galley", f: "findings", h: "handover", l: "ledger" };
@@ -35,7 +35,7 @@ const KEYS = {
   0: () => putInRole("body"),
   ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((level) => [level, () => putInRole(`heading_${level}`)])),
   A: () => alike("look"), S: () => alike("style"), R: () => alike("role"), N: () => alike("section"),
-  E: () => select(state.order), "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
+  E: () => select(state.order.filter((id) => id < BESIDE)), "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
 };
 
 // A letter puts what is selected in a style.

@@ -8,6 +8,9 @@ export const state = {
   order: [], // ids of all paragraphs, in reading order
 };
 
+// Paragraphs of notes, heads and feet have ids from here on: everything means the text.
+export const BESIDE = 1_000_000;
+
 export const row = (id) => id && document.getElementById(`row-${id}`);
 export const here = () => state.at ?? [...state.selected][0];
 

@@ -7,7 +7,7 @@ RSpec.describe "the plan", type: :feature do
   before { WebApp.clear }
   after { Capybara.reset_sessions! }
 
-  def open(bytes, station, guide: "ravelmouth-thesis")
+  def at_station(bytes, station, guide: "ravelmouth-thesis")
     @manuscript = Manuscript.bring_in(bytes, filename: "paper.docx", guide:)
     visit "/manuscripts/#{@manuscript.id}/#{station}"
   end
@@ -25,7 +25,7 @@ RSpec.describe "the plan", type: :feature do
   end
 
   it "brings bare text into styles in few actions: roles from words alone, the plan, one press" do
-    open(bare, "findings")
+    at_station(bare, "findings")
     click_link "Mend all that is safe …"
     expect(page).to have_css(".planparts td", text: "9 paragraphs go in Body Text")
     expect(page).to have_css(".planparts td", text: "2 paragraphs go in Heading 1")
@@ -36,7 +36,7 @@ RSpec.describe "the plan", type: :feature do
   end
 
   it "is shown, one part switched off, done, and taken back" do
-    open(Demo::Thesis.new.bytes, "plan")
+    at_station(Demo::Thesis.new.bytes, "plan")
     expect(page).to have_css("#plan-bench", text: "must 1,051 → 26")
     expect(page).to be_axe_clean.within("#station")
     before = names
@@ -54,7 +54,7 @@ RSpec.describe "the plan", type: :feature do
   end
 
   it "remembers that a line is no heading" do
-    open(Demo::Thesis.new.bytes, "galley?at=1")
+    at_station(Demo::Thesis.new.bytes, "galley?at=1")
     id = document.paragraphs.find { |one| one.text.start_with?("1.2 ") }.id
     visit "/manuscripts/#{@manuscript.id}/galley?at=#{id}"
     find("#row-#{id} .scell").click
@@ -68,7 +68,7 @@ RSpec.describe "the plan", type: :feature do
 
   it "lets a heading's style take the look that a paragraph has, told before" do
     styles = style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:color w:val="2F5496"/><w:sz w:val="32"/>')
-    open(package(p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r("Sources", '<w:b/><w:sz w:val="28"/>')) + p(r("Some text.")), styles:), "galley?at=2")
+    at_station(package(p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r("Sources", '<w:b/><w:sz w:val="28"/>')) + p(r("Some text.")), styles:), "galley?at=2")
     find("#row-2 .scell").click
     expect(page).to have_css("#bench h2", text: "Paragraph 2")
     select "Heading 1", from: "Put in style"
@@ -82,7 +82,7 @@ RSpec.describe "the plan", type: :feature do
 
   it "puts a running head in a style of its own" do
     minutes = package(p(r("Minutes of the Harbour Committee")) + section, styles: style("Head", "Minutes Head", based_on: "Normal", rpr: '<w:sz w:val="16"/>'), footer: p(r("Harbour Committee, March", "<w:b/>")))
-    open(minutes, "galley")
+    at_station(minutes, "galley")
     expect(page).to have_css("h3", text: "Running foot of section 1")
     id = document.stories.first.paragraphs.first.id
     find("#row-#{id} .scell").click
@@ -97,14 +97,14 @@ RSpec.describe "the plan", type: :feature do
   end
 
   it "opens a note from its mark" do
-    open(package(p(r("Text with a note") + note(1)), footnotes: footnote(1, "Salt and Timber, leaf 4.")), "galley")
+    at_station(package(p(r("Text with a note") + note(1)), footnotes: footnote(1, "Salt and Timber, leaf 4.")), "galley")
     find("a.tonote").click
     expect(page).to have_css("h3", text: "Note 1")
     expect(page).to have_css(".row", text: "Salt and Timber, leaf 4.")
   end
 
   it "sets one value on many, seen as a ripple before it is kept" do
-    open(Demo::Handbook.new.bytes, "styles", guide: "ravelmouth-house")
+    at_station(Demo::Handbook.new.bytes, "styles", guide: "ravelmouth-house")
     find("summary", text: "One value for many …").click
     fill_in "value-many", with: "1.5"
     click_button "Show what it moves"

@@ -11,7 +11,7 @@ module Norvel
         def find
           return unless bare?
           @forms = Forms.new(@draft)
-          found = open(LINE).select { |paragraph| candidate?(paragraph) }.to_h { |one| [one, score(one)] }
+          found = left(LINE).select { |paragraph| candidate?(paragraph) }.to_h { |one| [one, score(one)] }
             .select { |_, score| score >= 2.0 }
           found = found.reject { |paragraph, score| score < 4 && crowded?(paragraph) }
           numbered = found.count { |one, _| counted?(one) } >= 2

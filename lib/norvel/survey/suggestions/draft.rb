@@ -29,7 +29,7 @@ module Norvel
         end
 
         # Those that nothing was found of yet; most: of so many words at most.
-        def open(most = nil)
+        def left(most = nil)
           among = most ? (@short ||= {})[most] ||= @worded.select { |paragraph| paragraph.word_count <= most } : @worded
           among.reject { |paragraph| @found.key?(paragraph.id) }
         end

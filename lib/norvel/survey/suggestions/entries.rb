@@ -15,7 +15,7 @@ module Norvel
         def find
           code_lines
           captions
-          open.each do |paragraph|
+          left.each do |paragraph|
             if typewritten?(paragraph) then put(paragraph, "code", 0.85, "in a typewriter face")
             elsif paragraph.part == :table && !heading_box?(paragraph)
               put(paragraph, "table_text", 0.95, "in a table")
@@ -26,7 +26,7 @@ module Norvel
         private
 
         def captions
-          open(WORDS).each do |paragraph|
+          left(WORDS).each do |paragraph|
             seen = traits(paragraph)
             if seen.paged? && beside(paragraph).any? { |other| traits(other).paged? }
               put(paragraph, "contents_entry", 0.95, "ends in a page number", "among others that do")
@@ -48,7 +48,7 @@ module Norvel
 
         # Rows of lines written as programs are, in whatever face.
         def code_lines
-          rows(open(WORDS), 2) { |paragraph| paragraph.part == :body && code?(paragraph) }.each do |row|
+          rows(left(WORDS), 2) { |paragraph| paragraph.part == :body && code?(paragraph) }.each do |row|
             next unless row.count { |paragraph| SURE_CODE.match?(paragraph.text) } * 2 >= row.size
             row.each { |paragraph| put(paragraph, "code", 0.85, "written as a program is", "among others that are") }
           end

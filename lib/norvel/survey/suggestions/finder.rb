@@ -7,7 +7,7 @@ module Norvel
       class Finder
         extend Forwardable
 
-        def_delegators :@draft, :document, :worded, :body, :put, :known?, :open, :role, :following, :preceding, :beside,
+        def_delegators :@draft, :document, :worded, :body, :put, :known?, :left, :role, :following, :preceding, :beside,
           :look, :letters, :size, :appearance, :plain?, :stands_out?, :begins_page?, :text?
 
         def initialize(draft)

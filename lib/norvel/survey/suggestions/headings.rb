@@ -26,7 +26,7 @@ module Norvel
 
         def candidates
           forms = Forms.new(@draft)
-          open(WORDS).each_with_object({}) do |paragraph, scores|
+          left(WORDS).each_with_object({}) do |paragraph, scores|
             next if !text?(paragraph) || document.decisions.key?(paragraph.id)
             seen = traits(paragraph)
             next if seen.running_text? || seen.object? || listed?(paragraph)
@@ -48,7 +48,7 @@ module Norvel
           share = by_kind.transform_values do |list|
             list.count { |paragraph| @scores[paragraph.id]&.heading? }.fdiv(list.size)
           end
-          open(WORDS).select do |paragraph|
+          left(WORDS).select do |paragraph|
             score = @scores[paragraph.id] or next
             part = share[appearance(paragraph)]
             next like_most?(paragraph, score, by_kind) if !score.heading? && part >= MOSTLY

@@ -9,15 +9,15 @@ module Norvel
         WORDS = 14 # of a line of a letter's head or end
 
         def find
-          greeting = open(WORDS).find { |one| open?(one) && traits(one).greeting? && letter?(one) }
+          greeting = left(WORDS).find { |one| open?(one) && traits(one).greeting? && letter?(one) }
           head(greeting) if greeting
-          open(WORDS).each { |paragraph| part(paragraph) }
+          left(WORDS).each { |paragraph| part(paragraph) }
           labels
         end
 
         private
 
-        def open?(paragraph)
+        def left?(paragraph)
           paragraph.part == :body && !known?(paragraph)
         end
 
@@ -26,7 +26,7 @@ module Norvel
           worded.index(paragraph) <= HEAD && following(paragraph) && traits(following(paragraph)).words >= 8
         end
 
-        # Address, reference and date before the greeting; a subject just before it stays open, as a heading may be.
+        # Address, reference and date before the greeting; a subject just before it stays left, as a heading may be.
         def head(greeting)
           put(greeting, "other", 0.92, "a greeting")
           worded.take_while { |paragraph| !paragraph.equal?(greeting) }.each do |paragraph|
@@ -55,7 +55,8 @@ module Norvel
 
         # "To:", "Present:": lines with a label, among others.
         def labels
-          rows(open(WORDS).select { |paragraph| open?(paragraph) }, 2) { |paragraph| labelled?(paragraph) }.each do |row|
+          loose = left(WORDS).select { |paragraph| open?(paragraph) }
+          rows(loose, 2) { |paragraph| labelled?(paragraph) }.each do |row|
             row.each { |paragraph| put(paragraph, "other", 0.85, "begins with a label", "among others that do") }
           end
         end

@@ -12,11 +12,11 @@ module Norvel
         APART = 25 # of one set apart
 
         def find
-          loose = open(WORDS).select { |one| one.part == :body && !text_by_style?(one) }
+          loose = left(WORDS).select { |one| one.part == :body && !text_by_style?(one) }
           rows(loose, ROW) { |paragraph| line?(paragraph) }.flatten
             .each { |paragraph| put(paragraph, "other", 0.76, "a short line", "among others") }
-          open.each { |one| put(one, "other", 0.8, "short lines, broken by hand") if broken?(one) }
-          open(APART).each { |one| put(one, "other", 0.8, "a line set apart") if apart?(one) }
+          left.each { |one| put(one, "other", 0.8, "short lines, broken by hand") if broken?(one) }
+          left(APART).each { |one| put(one, "other", 0.8, "a line set apart") if apart?(one) }
         end
 
         private

@@ -11,7 +11,7 @@ module Norvel
         RING = /\Ao[\s\u00A0]+[[:upper:]]/ # a letter for a bullet
 
         def find
-          open.each do |paragraph|
+          left.each do |paragraph|
             seen = traits(paragraph)
             if look(paragraph)[:list] then put(paragraph, "list_item", 0.93, "in a list")
             elsif seen.bullet? then put(paragraph, "list_item", 0.9, "begins with a bullet")
@@ -33,13 +33,13 @@ module Norvel
         end
 
         def rings
-          rows(open(WORDS), 2) { |paragraph| RING.match?(traits(paragraph).text) }.flatten
+          rows(left(WORDS), 2) { |paragraph| RING.match?(traits(paragraph).text) }.flatten
             .each { |paragraph| put(paragraph, "list_item", 0.8, "begins with a ring", "among others that do") }
         end
 
         # "RQ1: …", "Harbour office: …" one under the other.
         def hanging
-          rows(open(WORDS).select { |one| one.part == :body }, 2) do |paragraph|
+          rows(left(WORDS).select { |one| one.part == :body }, 2) do |paragraph|
             HANGING.match?(traits(paragraph).text) && !traits(paragraph).object?
           end.flatten.each do |paragraph|
             put(paragraph, "list_item", 0.76, "begins with a label", "among others that do")

@@ -12,7 +12,7 @@ module Norvel
         def find
           under = under_heading
           return if worded.none? { |one| Traits::YEAR.match?(one.text) }
-          rows(open(WORDS).select { |one| one.part == :body }, 1) { |paragraph| entry?(paragraph) }.each do |row|
+          rows(left(WORDS).select { |one| one.part == :body }, 1) { |paragraph| entry?(paragraph) }.each do |row|
             headed = under[row.first.id]
             next unless row.size >= ROW || headed
             next if !headed && row.count { |paragraph| traits(paragraph).reference? } * 2 < row.size

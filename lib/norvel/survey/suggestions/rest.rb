@@ -6,7 +6,7 @@ module Norvel
       # Quotations are inset or wholly in quotation marks; images are no text; all else is body text.
       class Rest < Finder
         def find
-          open.each do |paragraph|
+          left.each do |paragraph|
             if quotation?(paragraph) then put(paragraph, "quote", sureness(paragraph), *reasons(paragraph))
             elsif quoted?(paragraph)
               put(paragraph, "quote", 0.74, "wholly in quotation marks", "#{traits(paragraph).words} words")

@@ -8,7 +8,7 @@ module Norvel
         MOST = 25 # words of such a line
 
         def find
-          open(MOST).each do |paragraph|
+          left(MOST).each do |paragraph|
             seen = traits(paragraph)
             if seen.signs? then put(paragraph, "other", 0.95, "a sign between parts")
             elsif seen.equation? then put(paragraph, "other", 0.9, "an equation")
