@@ -35,7 +35,8 @@ const KEYS = {
   0: () => putInRole("body"),
   ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((level) => [level, () => putInRole(`heading_${level}`)])),
   A: () => alike("look"), S: () => alike("style"), R: () => alike("role"), N: () => alike("section"),
-  E: () => select(state.order.filter((id) => id < BESIDE)), "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
+  E: () => select(state.order.filter((id) => id < BESIDE)),
+  "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
 };
 
 // A letter puts what is selected in a style.

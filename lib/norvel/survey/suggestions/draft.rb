@@ -34,6 +34,10 @@ module Norvel
           among.reject { |paragraph| @found.key?(paragraph.id) }
         end
 
+        def inspect
+          "#<Draft of #{@document.inspect}>"
+        end
+
         def role(paragraph)
           @found[paragraph.id]&.role
         end

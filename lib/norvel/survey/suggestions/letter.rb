@@ -9,7 +9,7 @@ module Norvel
         WORDS = 14 # of a line of a letter's head or end
 
         def find
-          greeting = left(WORDS).find { |one| open?(one) && traits(one).greeting? && letter?(one) }
+          greeting = left(WORDS).find { |one| loose?(one) && traits(one).greeting? && letter?(one) }
           head(greeting) if greeting
           left(WORDS).each { |paragraph| part(paragraph) }
           labels
@@ -17,7 +17,7 @@ module Norvel
 
         private
 
-        def left?(paragraph)
+        def loose?(paragraph)
           paragraph.part == :body && !known?(paragraph)
         end
 
@@ -30,14 +30,14 @@ module Norvel
         def head(greeting)
           put(greeting, "other", 0.92, "a greeting")
           worded.take_while { |paragraph| !paragraph.equal?(greeting) }.each do |paragraph|
-            next unless open?(paragraph) && traits(paragraph).words <= WORDS && !traits(paragraph).prose?
+            next unless loose?(paragraph) && traits(paragraph).words <= WORDS && !traits(paragraph).prose?
             next if stands_out?(paragraph) && following(paragraph).equal?(greeting)
             put(paragraph, "other", 0.85, "in the head of a letter")
           end
         end
 
         def part(paragraph)
-          return unless open?(paragraph)
+          return unless loose?(paragraph)
           if traits(paragraph).date? then put(paragraph, "other", 0.9, "a date")
           elsif traits(paragraph).closing? then closing(paragraph)
           end
@@ -47,7 +47,7 @@ module Norvel
         def closing(paragraph)
           put(paragraph, "other", 0.92, "a closing")
           below = worded.drop(worded.index(paragraph) + 1).first(5).take_while do |line|
-            open?(line) && traits(line).words <= 8 && !traits(line).sentence? && !traits(line).heading_word? &&
+            loose?(line) && traits(line).words <= 8 && !traits(line).sentence? && !traits(line).heading_word? &&
               traits(line).kind.nil?
           end
           below.each { |line| put(line, "other", 0.85, "under a closing") }
@@ -55,7 +55,7 @@ module Norvel
 
         # "To:", "Present:": lines with a label, among others.
         def labels
-          loose = left(WORDS).select { |paragraph| open?(paragraph) }
+          loose = left(WORDS).select { |paragraph| loose?(paragraph) }
           rows(loose, 2) { |paragraph| labelled?(paragraph) }.each do |row|
             row.each { |paragraph| put(paragraph, "other", 0.85, "begins with a label", "among others that do") }
           end
