@@ -116,9 +116,14 @@ module GalleyRoutes
     app.helpers do
       # Sets the paragraph to stand at and the blocks to send.
       def near(id)
-        @at = document.include?(id) ? id : document.paragraphs.first&.id
+        @at = document.include?(id) ? id : nearest(id)
         middle = @at ? block_of(@at) : 0
         @sent = [middle - NEAR, 0].max..[middle + NEAR, blocks.size - 1].min
+      end
+
+      # The paragraph that stands where one has gone.
+      def nearest(id)
+        ((document.paragraphs.find { |one| one.id > id } if id.positive?) || document.paragraphs.first)&.id
       end
 
       # Everything from here to the next heading of the same level or a higher one.
