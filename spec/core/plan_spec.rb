@@ -179,4 +179,9 @@ RSpec.describe Norvel::Guide::Plan do
     counts = Norvel::Guide::Check.new(guide, made.after.with).findings.map(&:rule).tally
     expect(made.left.group_by { |entry| entry[:rule] }.transform_values { |list| list.sum { |entry| entry[:count] } }).to eq counts
   end
+
+  it "leaves alone what it can't do: the name of its style belongs to one of words" do
+    made = plan(p(r(running)) * 4, styles: style("BT", "Body Text", type: "character"))
+    expect(made.left).to include(rule: "role.body.style", count: 4, why: described_class::NEVER)
+  end
 end

@@ -59,7 +59,7 @@ module Norvel
           return unless @document.style_of(paragraph).equal?(@document.sheet.default)
           role = @check.role(paragraph)
           style = Roles[role].style
-          return if style.nil? || @guide.role(role)["style"] || role == "body"
+          return if style.nil? || @guide.role(role)["style"] || role == "body" || !style_for_paragraphs?(style)
           @puts[[role, @check.sure?(paragraph)]] ||= put(style, role, @check.sure?(paragraph))
         end
 

@@ -33,6 +33,11 @@ module Norvel
 
         private
 
+        # Can paragraphs go in a style of this name? Not where it is one of words or tables.
+        def style_for_paragraphs?(name)
+          !@document.sheet.called(name).nil? || @document.sheet.named(name).nil?
+        end
+
         def asked?(name)
           !Rules[name].said(@guide).nil?
         end

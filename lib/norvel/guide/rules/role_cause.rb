@@ -20,6 +20,7 @@ module Norvel
           @style = @document.style_of(paragraph)
           @set = @document.cascade.decided(name, paragraph, run)
           @wanted = check.guide.role(role)["style"] || (Roles[role].style if shared?)
+          @barred = @wanted && @document.sheet.called(@wanted).nil? && @document.sheet.named(@wanted)
         end
 
         # What findings of one cause share.
@@ -29,7 +30,7 @@ module Norvel
 
         # A Mend, or nil where none can be computed.
         def mend
-          return if @style.nil?
+          return if @style.nil? || @barred
           parts = [in_style, (by_itself if by_hand?)].compact
           return (list_level if @set.kind == :list) if parts.empty?
           label = parts.map(&:first).join(", and ").then { |text| text[0].upcase + text[1..] }

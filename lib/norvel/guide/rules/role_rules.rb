@@ -82,6 +82,7 @@ module Norvel
         end
 
         def put_in_style(wanted, role, safe)
+          return unless style_for_paragraphs?(wanted)
           @put_in_style ||= {}
           @put_in_style[[wanted, role, safe]] ||= Mend.new(name: "apply_role_style", label: "Put them in #{wanted}",
             safe:, steps: [[:put_in_style, wanted, role]], why: (UNSURE unless safe))
