@@ -1,5 +1,5 @@
 // What the pages do beyond forms and links; everything also works as a plain page without it.
-import { galley } from "./js/page.js";
+import { $, galley } from "./js/page.js";
 import { takeLooks } from "./js/looks.js";
 import { readOrder, row, select, show, state } from "./js/selection.js";
 import { scrollTo, watch } from "./js/galley.js";
@@ -28,3 +28,7 @@ if (galley()) {
   else show();
   bracket();
 }
+
+// A page that takes long to work out is asked for at once; this one says how far it is until then.
+const long = $("[data-goto]");
+if (long) location.replace(long.dataset.goto);

@@ -3,6 +3,9 @@
 # A plan as a page: what would change with its example, what it keeps, what is left for a person's eye.
 module PlanView
   PLANS = Norvel::Recent.new(4) # by state and choices, since a page, its looks and the change itself come from one
+  LINE = 110 # letters of an example
+  PROGRESS = Norvel::Recent.new(50)
+  LONG = 1_500 # paragraphs
   # Kinds that change white space, whose examples show it; what it is shown as.
   SIGNED = %w[indent_without_tabs indent_without_spaces single_spaces join_lines].freeze
   SIGNS_OF_SPACE = {"\t" => "⇥ ", "\n" => "↵", "  " => "··"}.freeze
@@ -11,8 +14,18 @@ module PlanView
   def plan
     @plan ||= begin
       key = [manuscript.id, manuscript.lock_version, manuscript.guide, *plan_choices.values]
-      PLANS.fetch(key) { Norvel::Guide::Plan.new(manuscript.rules, document, check: plan_check, **plan_choices) }
+      PLANS.fetch(key) { worked_out }
     end
+  end
+
+  # A plan that takes longer than a person waits without a word is worked out while the page says how far it is.
+  def plan_takes_long?
+    document.working.size > LONG && params[:now].nil?
+  end
+
+  # How far the plan of this document is, from 0 to 100.
+  def plan_progress
+    ((PROGRESS.fetch(manuscript.id) || 0) * 100).round
   end
 
   # What a person switched off, and what asks first and was switched on.
@@ -48,7 +61,7 @@ module PlanView
     one, other = part.example
     return h(part.findings.first.found.to_s) unless one
     return gap_sample(part.was, one, nil) if one.blank?
-    SIGNED.include?(part.kind) ? signed_sample(one, other, part.was) : sample_of(one, part.was)
+    SIGNED.include?(part.kind) ? signed_sample(one, other, part.was) : words_sample(one, part.was)
   end
 
   def plan_after(part)
@@ -56,7 +69,19 @@ module PlanView
     return h(part.findings.first.asked.to_s) unless one
     return gap_sample(part.was, one, part.now) if one.blank?
     return "" unless other
-    SIGNED.include?(part.kind) ? signed_sample(other, one, part.now) : sample_of(other, part.now)
+    SIGNED.include?(part.kind) ? signed_sample(other, one, part.now) : words_sample(other, part.now)
+  end
+
+  # The beginning of a paragraph, each of its words in its own look.
+  def words_sample(paragraph, whose)
+    left = LINE
+    words = paragraph.runs.filter_map do |run|
+      next unless left.positive? && !run.words.empty?
+      text = cut(run.words, left)
+      left -= text.size
+      %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}">#{h text}</span>)
+    end
+    %(<p class="#{paragraph_class(paragraph, whose)}">#{marker_html(paragraph, whose)}#{words.join}</p>)
   end
 
   # The stretch of a text where it differs from another, its white space to be seen.
@@ -117,6 +142,15 @@ module PlanView
   end
 
   private
+
+  def worked_out
+    PROGRESS.put(manuscript.id, 0.05)
+    check = plan_check
+    told = ->(done) { PROGRESS.put(manuscript.id, done) }
+    Norvel::Guide::Plan.new(manuscript.rules, document, check:, told:, **plan_choices)
+  ensure
+    PROGRESS.delete(manuscript.id)
+  end
 
   # The check of this state, unless a fault prevented it: then the plan meets the same fault, and says so.
   def plan_check

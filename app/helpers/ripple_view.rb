@@ -14,7 +14,8 @@ module RippleView
     {
       "paragraphs change" => number(@ripple.moved.size), "stay, set by hand" => number(@ripple.unmoved.size),
       "styles matched" => @match.pairs.size, "styles added" => @match.added.size,
-      "sections change" => @ripple.sections.size, **finding_figures
+      "printed numbers change" => @edit.renumbered(document).size, "sections change" => @ripple.sections.size,
+      **finding_figures
     }
   end
 

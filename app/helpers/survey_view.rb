@@ -40,6 +40,16 @@ module SurveyView
     survey.by_hand.reject { |_, list| list.empty? }
   end
 
+  # [[what, its paragraphs, how many of them set something themselves], …] of notes, heads and feet.
+  def beside_text
+    @beside_text ||= Manuscript::BESIDE.except("comment").filter_map do |kind, words|
+      told = document.stories.select { |story| story.kind == kind }.flat_map(&:paragraphs).reject(&:blank?)
+      next if told.empty?
+      by_hand = told.count { |one| !Norvel::Survey::Departures.of(document, one).empty? }
+      [words, told, by_hand]
+    end
+  end
+
   def heading_words(paragraph, most)
     paragraph.blank? ? "(empty)" : cut(paragraph.text.strip, most)
   end

@@ -14,7 +14,8 @@ module FindingRoutes
     end
 
     # Every safe mend as a plan, before it is done; with other parts ticked, the same anew.
-    app.get("/manuscripts/:id/plan") { plan_page }
+    app.get("/manuscripts/:id/plan") { plan_takes_long? ? station(:plan_waiting) : plan_page }
+    app.get("/manuscripts/:id/plan/progress") { partial(:plan_progress) }
     app.post("/manuscripts/:id/plan") { plan_page }
 
     app.get("/manuscripts/:id/plan.css") do

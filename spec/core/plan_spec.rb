@@ -73,6 +73,14 @@ RSpec.describe Norvel::Guide::Plan do
       expect(looks[after]).to eq looks[before]
     end
 
+    it "stay where a style of words says some of it: half a paragraph is not set upright" do
+      styles = style("Emph", "Emphasis", type: "character", rpr: "<w:i/>")
+      strict = Norvel::Guide.new(guide.source.sub("bold: false}", "bold: false, italic: false}"))
+      body = p(r("#{running} ", "<w:i/>") + r("and so on.", '<w:rStyle w:val="Emph"/>')) + p(r(running)) * 3
+      after = plan(body, styles:, guide: strict).after
+      expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:italic] }).to eq [true, true]
+    end
+
     it "are told by how many words" do
       part = plan(p(r("#{running} ") + r("Salt and Timber", "<w:i/>")) * 2 + p(r(running)) * 2).parts.find { |one| one.style == "Body Text" }
       expect(part.kept).to eq(italic: 6)

@@ -77,6 +77,19 @@ RSpec.describe "plans" do
     expect(@again.fdiv(@plans)).to be <= 0.06
   end
 
+  it "and templates meet no fault of their own, change no word, and tell every number that is printed otherwise" do
+    files = Dir[File.join(__dir__, "files", "*.docx")].map { |path| Norvel::Formats.read_file(path) } + (1..12).map { |seed| Mixed.new(seed).document }
+    numbers = files.product(Norvel::Template.shipped.keys).sum do |document, name|
+      edit = Norvel::Edits::ApplyTemplate.new(Norvel::Template.find(name), page: true, numbering: true)
+      told = edit.renumbered(document)
+      after = edit.apply(document).after
+      changed = after.paragraphs.count { |one| document.markers[one.id] != after.markers[one.id] }
+      expect([read_back(after).seal.words, told.size]).to eq [document.seal.words, changed]
+      told.size
+    end
+    puts "\n  templates on #{files.size} files: #{numbers} printed numbers are others, each told"
+  end
+
   it "keep them on the demo's documents, and a second run has nothing to do" do
     [Demo::Notice, Demo::Handbook, Demo::Thesis].each do |kind|
       promised(kind.name, Norvel::Formats.read(kind.new.bytes, name: "demo.docx"), guides)

@@ -14,8 +14,10 @@ module Norvel
       attr_reader :guide, :before, :after
 
       # only: rule names (a trailing * matches the rest), nil for all; without: keys of parts that are left out; with:
-      # keys of parts that ask first and are taken in; check: one of the document, where there is one
-      def initialize(guide, document, only: nil, without: [], with: [], check: nil)
+      # keys of parts that ask first and are taken in; check: one of the document, where there is one; told: is called
+      # with how much is done, from 0 to 1, as it goes
+      def initialize(guide, document, only: nil, without: [], with: [], check: nil, told: ->(_) {})
+        @told = told
         @guide = guide
         @before = document
         @only = only
@@ -87,7 +89,8 @@ module Norvel
       def work
         @after = before
         @last_check = first_check
-        PASSES.times do
+        PASSES.times do |pass|
+          @told.call([(pass + 1) / 6.0, 0.9].min)
           names = STAGES.find { |stage| mend(stage) } or break
           forget_roles if names.equal?(STAGES.last)
           @last_check = checked

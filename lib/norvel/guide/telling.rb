@@ -5,6 +5,7 @@ module Norvel
     # A part of a plan in words, for pages and the command line.
     class Telling
       LONG = 160 # letters of an example
+      MOST = 3 # kinds of emphasis that are told
 
       def initialize(part)
         @part = part
@@ -15,7 +16,7 @@ module Norvel
         case @part.kind
         when "put_in_style"
           "#{counted} #{(@part.count == 1) ? "goes" : "go"} in #{@part.style}#{whose_look}"
-        when "change_style" then @part.titles.join("; ")
+        when "change_style" then "#{@part.style} changes: #{changes}"
         when "space_for_blanks" then "#{counted("blank paragraph")} #{(@part.count == 1) ? "becomes" : "become"} space"
         when "indent_without_tabs" then "tabs at the start of #{counted} become first-line indents"
         when "indent_without_spaces" then "spaces at the start of #{counted} become first-line indents"
@@ -40,7 +41,10 @@ module Norvel
       # What it keeps, in words.
       def keeps
         kept = @part.kept.sort_by { |_, count| -count }.reject { |_, count| count.zero? }
-        words = kept.map { |name, count| "#{count} #{(count == 1) ? "word" : "words"} #{KEPT.fetch(name)}" }
+        words = kept.first(MOST).map do |name, count|
+          "#{number(count)} #{(count == 1) ? "word" : "words"} #{KEPT[name]}"
+        end
+        words << "others" if kept.size > MOST
         differing = @part.differences.map { |property, _, _| property.label.downcase }
         said = [("keeps #{words.join(", ")}" if words.any?),
           ("keeps #{differing.join(", ")} by hand" if differing.any?)].compact
@@ -61,7 +65,15 @@ module Norvel
       private
 
       def counted(noun = "paragraph")
-        "#{@part.count} #{noun}#{"s" unless @part.count == 1}"
+        "#{number(@part.count)} #{noun}#{"s" unless @part.count == 1}"
+      end
+
+      def number(count)
+        count.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
+      end
+
+      def changes
+        @part.titles.map { |title| title.delete_prefix("Change #{@part.style}: ") }.uniq.join(", ")
       end
 
       def whose_look

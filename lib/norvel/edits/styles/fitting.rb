@@ -32,14 +32,24 @@ module Norvel
         same ? was : now.with(runs: runs.freeze)
       end
 
-      # The emphases that only some words of a paragraph have.
+      # The emphases that only some words of a paragraph have, or that a style of words says of some.
       def mixed(paragraph)
         return [] if paragraph.ways.size < 2
-        looks = paragraph.ways.values.map { |run, _| @before.run_look(run, paragraph) }.uniq
-        (looks.size < 2) ? [] : EMPHASIS.reject { |name| looks.map { |look| look[name] }.uniq.size == 1 }
+        runs = paragraph.ways.values.map(&:first)
+        looks = runs.map { |run| @before.run_look(run, paragraph) }.uniq
+        said = runs.filter_map(&:style_id).uniq.flat_map { |id| emphases_of(id) }
+        EMPHASIS.select { |name| said.include?(name) || looks.map { |look| look[name] }.uniq.size > 1 }
       end
 
       private
+
+      # What a style of words sets.
+      def emphases_of(id)
+        @before.cascade.memo(:emphases, id) do
+          style = @before.sheet.resolve(id, "character")
+          @before.sheet.chain(style).flat_map { |link| EMPHASIS.select { |name| link.run.key?(name) } }
+        end
+      end
 
       def paragraph_set(was, style_id)
         @known[[was.style_id, was.direct, was.table, style_id]] ||= begin

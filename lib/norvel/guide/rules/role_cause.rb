@@ -56,8 +56,7 @@ module Norvel
 
         # Do only some words of the paragraph have it, so that it carries meaning?
         def apart?
-          by_hand? && Edits::Fitting::EMPHASIS.include?(name) &&
-            @paragraph.ways.values.map { |run, _| @document.run_look(run, @paragraph)[name] }.uniq.size > 1
+          by_hand? && Edits::Fitting.new(@document, @document).mixed(@paragraph).include?(name)
         end
 
         # Do paragraphs that are something else depend on the style?

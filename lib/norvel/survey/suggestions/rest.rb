@@ -46,8 +46,26 @@ module Norvel
           set = letters(paragraph)
           alike = set[:size] == body.size && set[:bold] == body.bold?
           sure = base(paragraph) + (alike ? 0.0 : -0.2)
+          return led(paragraph, sure) if led?(paragraph)
           ((@texts ||= {}.compare_by_identity)[set] ||= {})[sure] ||=
             Suggestion.new("body", sure.round(2), [alike ? "looks like most of the text" : "reads like text"].freeze)
+        end
+
+        # A few words set apart before the text runs on: a heading in the line of its text, or a lead-in.
+        def led?(paragraph)
+          return false if paragraph.ways.size < 2 || traits(paragraph).words < 8
+          first, *others = paragraph.letters
+          apart?(first, paragraph) && first.words.split.size <= 8 && first.words.strip.match?(/[.:—–]\z/) &&
+            others.any? && !apart?(others.first, paragraph)
+        end
+
+        def apart?(run, paragraph)
+          seen = document.run_look(run, paragraph)
+          (seen[:bold] && !body.bold?) || (seen[:italic] && !body.italic?) || seen[:small_caps]
+        end
+
+        def led(paragraph, sure)
+          put(paragraph, "body", sure.round(2), "reads like text", "begins with a lead-in that is set apart")
         end
 
         def base(paragraph)
