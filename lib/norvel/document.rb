@@ -63,6 +63,12 @@ module Norvel
       @working ||= paragraphs + stories.reject { |story| story.kind == "comment" }.flat_map(&:paragraphs)
     end
 
+    # Does it hold this very paragraph?
+    def same_paragraph?(paragraph)
+      @held ||= everything.each_with_object({}.compare_by_identity) { |one, held| held[one] = true }
+      @held.key?(paragraph)
+    end
+
     # The Story that the paragraph with this id stands in, nil for the text.
     def story_of(id)
       return unless Story.id?(id)

@@ -103,6 +103,17 @@ module Norvel
         @makeup ||= Makeup.new(self, ways.values.map(&:first))
       end
 
+      # The same of all its runs, those without letters among them.
+      def whole_makeup
+        @whole_makeup ||= Makeup.new(self, @runs.uniq { |run| Makeup.way(run) })
+      end
+
+      # Is nothing set on it but by its style?
+      def undressed?
+        return @undressed if defined?(@undressed)
+        @undressed = @direct.empty? && @runs.all? { |run| run.direct.empty? }
+      end
+
       # No words and no objects: a line of nothing.
       def blank?
         return @blank if defined?(@blank)
@@ -161,12 +172,6 @@ module Norvel
       end
 
       public
-
-      # The same of how it is set, too: not told to others of its text.
-      def remember_set(key)
-        known = (@remembered_set ||= {})
-        known.key?(key) ? known[key] : known[key] = yield
-      end
 
       def eql?(other)
         return true if equal?(other)

@@ -127,7 +127,10 @@ module Norvel
 
       # Does its style say otherwise, or nothing?
       def suggested?(paragraph)
-        Survey::StyleRoles.role(document, paragraph) != role(paragraph)
+        @suggested ||= {}
+        @suggested.fetch(paragraph.id) do |id|
+          @suggested[id] = Survey::StyleRoles.role(document, paragraph) != role(paragraph)
+        end
       end
 
       private
@@ -158,10 +161,19 @@ module Norvel
       end
 
       def same_as_before?(paragraph)
-        return false unless @before&.document&.include?(paragraph.id)
-        was = @before.document
-        was.paragraph(paragraph.id).equal?(paragraph) && was.settled[paragraph] == document.settled[paragraph] &&
-          (!@reached || @before.suggested?(paragraph) == suggested?(paragraph))
+        return false unless @before && @before.document.same_paragraph?(paragraph)
+        was = @before.document.settled
+        (was.equal?(document.settled) || was[paragraph] == document.settled[paragraph]) &&
+          (same_names? || @before.suggested?(paragraph) == suggested?(paragraph))
+      end
+
+      # Are the styles called and based as before, so that they tell the same of what is in them?
+      def same_names?
+        return @same_names unless @same_names.nil?
+        names = [@before.document, document].map do |one|
+          one.sheet.styles.transform_values { |style| [style.name, style.based_on] }
+        end
+        @same_names = names.first <= names.last
       end
 
       def reached?(paragraph)

@@ -15,6 +15,8 @@ module Norvel
       NAMES = DATA.transform_values { |entry| entry["name"] }.freeze
       FEW = 4 # signs of a language; fewer are none
       LEAD = 1.6 # times as many as of any other
+      WORDED = 4 # words of a paragraph that counts for its document
+      ENOUGH = 200 # paragraphs
       LENGTH = 12 # words of a paragraph that can be told by itself
 
       module_function
@@ -28,8 +30,16 @@ module Norvel
       # The language that most of the words of a document are in, nil where that can't be told.
       def of_document(document)
         sums = Hash.new(0)
-        document.paragraphs.each { |paragraph| signs(paragraph).each { |tag, count| sums[tag] += count } }
+        spread(document.paragraphs.select { |paragraph| paragraph.word_count >= WORDED }).each do |paragraph|
+          signs(paragraph).each { |tag, count| sums[tag] += count }
+        end
         clear(sums)
+      end
+
+      # So many of a long text, from all of it, as tell its language.
+      def spread(paragraphs)
+        step = (paragraphs.size / ENOUGH) + 1
+        paragraphs.each_slice(step).map(&:first)
       end
 
       # That of a paragraph, if it is long enough to tell.

@@ -32,8 +32,8 @@ module Norvel
       def with_heirs(document, after)
         wanted = @ids.filter_map { |id| document.style_of(document.paragraph(id))&.id }.to_h { |id| [id, true] }
         heirs = document.sheet.styles.each_value.select do |style|
-          style.id != @style && !wanted[style.id] && document.styles_used[style.id] &&
-            document.sheet.chain(style).any? { |link| link.id == @style }
+          style.id != @style && !wanted[style.id] && document.sheet.chain(style).any? { |link| link.id == @style } &&
+            document.styles_used[style.id]
         end
         heirs.inject(after) do |now, style|
           values = inherited(document, now, style)

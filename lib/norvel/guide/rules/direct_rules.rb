@@ -17,17 +17,19 @@ module Norvel
         def initialize(check)
           super
           @known = {}
-          @seen = {}
-          @departures = {}
+          @judged = {}
+          @lines = {}
+          @letters = {}
           @puts = {}
           prepare if asked?("clean.direct")
         end
 
+        # Judged once for all that are set alike and are the same.
         def on(paragraph)
-          return [] unless @clear
-          ways = paragraph.remember_set(:all_ways) { paragraph.runs.map { |run| Document::Makeup.way(run) }.uniq }
-          departures = @departures[[paragraph.direct, ways]] ||= departures(paragraph)
-          departures.empty? ? [] : [direct(paragraph, departures, ways)]
+          return [] if @clear.nil? || paragraph.undressed?
+          alike = @judged[[@check.role(paragraph), @check.sure?(paragraph)]] ||= {}
+          verdict = alike.fetch(paragraph.whole_makeup) { |makeup| alike[makeup] = verdict(paragraph) }
+          verdict ? [verdict.at(paragraph)] : []
         end
 
         private
@@ -39,12 +41,18 @@ module Norvel
             steps: [[:clear, {keep: @kept - emphasis, keep_emphasis: emphasis}]])
         end
 
-        def direct(paragraph, departures, ways)
-          seen = @seen[[paragraph.style_id, paragraph.direct, paragraph.table, ways]] ||= seen(paragraph)
+        # A finding at no paragraph yet, nil where nothing would go.
+        def verdict(paragraph)
+          departures = departures(paragraph)
+          direct(paragraph, departures) unless departures.empty?
+        end
+
+        def direct(paragraph, departures)
+          seen = seen(paragraph)
           said = (seen.empty? ? departures : seen).join(", ")
           message = seen.empty? ? "Formatting was set by hand as the style has it" : "Formatting was set by hand"
           mend = mend(paragraph, seen)
-          finding("clean.direct", paragraph:, message: "#{message}: #{said}", asked: "from the style", found: said,
+          finding("clean.direct", message: "#{message}: #{said}", asked: "from the style", found: said,
             cause: [paragraph.style_id, *mend.steps, mend.safe, mend.why], mend:, cite: @guide.clean["cite"])
         end
 
@@ -95,23 +103,33 @@ module Norvel
 
         # Labels of those of them that are seen: without them the paragraph or its letters would look otherwise.
         def seen(paragraph)
-          bare = paragraph.with(direct: without(paragraph.direct))
-          on_paragraph = @document.look(paragraph).differences(@document.look(bare), :paragraph)
-          on_letters = paragraph.runs.flat_map do |run|
-            next [] if run.symbols?
-            @document.run_look(run, paragraph).differences(@document.run_look(run.with(direct: without(run.direct)),
-              paragraph), :run)
-          end
-          (on_paragraph + on_letters).uniq.map { |property| property.label.downcase } | unlabelled(paragraph)
+          runs = paragraph.runs.reject { |run| run.symbols? || run.direct.empty? }
+          (lines(paragraph) + runs.flat_map { |run| letters(run, paragraph) }).uniq
         end
 
-        # What only a format knows may be seen too.
-        def unlabelled(paragraph)
-          sets = [paragraph.direct, *paragraph.runs.map(&:direct)]
-          carried = sets.any? do |set|
-            set.keys.any? { |slot| goes?(slot) && Styles::Properties[slot].then { |one| !one.shown? && !one.part_of } }
+        def lines(paragraph)
+          @lines[[paragraph.style_id, paragraph.direct, paragraph.table]] ||= begin
+            bare = paragraph.with(direct: without(paragraph.direct))
+            labels_of(@document.look(paragraph), @document.look(bare), :paragraph, paragraph.direct)
           end
-          carried ? ["other formatting"] : []
+        end
+
+        def letters(run, paragraph)
+          @letters[[paragraph.style_id, paragraph.table, run.style_id, run.direct]] ||= begin
+            bare = run.with(direct: without(run.direct))
+            labels_of(@document.run_look(run, paragraph), @document.run_look(bare, paragraph), :run, run.direct)
+          end
+        end
+
+        # What differs between two looks; what only a format knows may be seen too.
+        def labels_of(look, bare, place, set)
+          said = look.equal?(bare) ? [] : look.differences(bare, place).map { |property| property.label.downcase }
+          carried = set.keys.any? { |slot| goes?(slot) && of_a_format?(Styles::Properties[slot]) }
+          carried ? said + ["other formatting"] : said
+        end
+
+        def of_a_format?(property)
+          !property.shown? && !property.part_of
         end
 
         def without(set)

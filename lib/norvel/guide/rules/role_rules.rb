@@ -48,9 +48,12 @@ module Norvel
         # What the guide says of a role. Where it names styles for headings, those of levels it is silent on are to be
         # headings too, in the usual style.
         def asked(role)
-          stated = @guide.role(role)
-          return stated unless stated.empty? && role.start_with?("heading_") && self.class.unmarked?(@guide)
-          {"style" => Roles[role].style}
+          @asked ||= Hash.new do |known, name|
+            stated = @guide.role(name)
+            usual = stated.empty? && name.start_with?("heading_") && self.class.unmarked?(@guide)
+            known[name] = usual ? {"style" => Roles[name].style} : stated
+          end
+          @asked[role]
         end
 
         def too_short?(asked, paragraph)
@@ -126,9 +129,10 @@ module Norvel
 
         # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.
         def properties(paragraph, role)
-          key = [role, paragraph.makeup, @document.letter_look(paragraph)]
-          verdicts = @judged[key] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
-          sure = verdicts.empty? || @check.sure?(paragraph) || chosen?(paragraph, role)
+          alike = (@judged[role] ||= {}.compare_by_identity)[@document.letter_look(paragraph)] ||= {}
+          verdicts = alike[paragraph.makeup] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
+          return verdicts if verdicts.empty?
+          sure = @check.sure?(paragraph) || chosen?(paragraph, role)
           verdicts.map { |verdict| (sure ? verdict : unsure(verdict)).at(paragraph) }
         end
 
