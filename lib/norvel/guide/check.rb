@@ -161,7 +161,7 @@ module Norvel
       end
 
       def same_as_before?(paragraph)
-        return false unless @before && @before.document.same_paragraph?(paragraph)
+        return false unless @before&.document&.same_paragraph?(paragraph)
         was = @before.document.settled
         (was.equal?(document.settled) || was[paragraph] == document.settled[paragraph]) &&
           (same_names? || @before.suggested?(paragraph) == suggested?(paragraph))

@@ -6,7 +6,8 @@ module Norvel
     # language, list membership, page breaks, hidden text; emphasis inside a paragraph when asked (docs/file-formats.md
     # says what is which).
     class ClearDirect < Edit
-      EMPHASIS = Fitting::EMPHASIS
+      # What is kept as emphasis when asked: colour and capitals are looks here.
+      EMPHASIS = Fitting::EMPHASIS - %i[color caps]
 
       # ids: paragraphs, or :all; properties: names of the property table, or nil for all; keep: names that stay;
       # keep_emphasis: the kinds of emphasis (true for all) by which words that stand out in their paragraph go on doing
