@@ -85,6 +85,12 @@ module SurveyView
     text.empty? ? "image or object" : cut(text, 80)
   end
 
+  # What the style of its role has otherwise than a look.
+  def look_differences(group, name)
+    return [] unless name && document.sheet.called(name)
+    Norvel::Edits::PutInStyle.new(group.paragraphs.map(&:id), name).differences(document)
+  end
+
   # How long a look's bar is beside that of the most frequent one.
   def look_bar(group)
     [66.0 * group.size / survey.looks.first.size, 2].max.round(1)

@@ -2,15 +2,15 @@
 
 module Norvel
   module Edits
-    # Puts paragraphs in the styles of the roles they play, as one change. A style that is missing is made with the
-    # guide's values, or with the look that most of its paragraphs have where the guide says nothing of the role.
+    # Puts paragraphs in the styles of the roles they play, as one change. A style that is missing or that nothing wears
+    # takes the look that most of them have, with the guide's values on top.
     class PutInRoles < Edit
       # The style for a role: the guide's, or the usual one; nil for roles that have none (contents entries, others).
       def self.style_name(role, guide)
         guide.role(role)["style"] || Roles::ALL[role]&.style
       end
 
-      # roles: {"heading_1" => [ids], …}; clear: as for AssignStyle
+      # roles: {"heading_1" => [ids], …}; clear: as for AssignStyle; :nothing lets them look as they do now
       def initialize(roles, guide, clear: :nothing)
         @roles = roles
         @guide = guide
@@ -39,12 +39,10 @@ module Norvel
 
       def put(document, role, ids)
         name = self.class.style_name(role, @guide) or raise Refused, "There is no style for #{Roles.words(role)}."
-        unless document.sheet.named(name, "paragraph")
-          values = @guide.values(role)
-          document = DefineStyle.new(name, values: values.empty? ? StyleFromLook.values(document, ids) : values)
-            .change(document)
-        end
-        AssignStyle.new(ids, document.sheet.named(name, "paragraph").id, clear: @clear).change(document)
+        put = PutInStyle.new(ids, name, asked: @guide.requirements(role), role:, way: :hold)
+          .change(document)
+        return put if @clear == :nothing
+        AssignStyle.new(ids, put.sheet.called(name).id, clear: @clear).change(put)
       end
     end
   end

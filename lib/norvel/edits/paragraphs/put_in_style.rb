@@ -7,9 +7,11 @@ module Norvel
     # wear they keep what differs by hand, unless a person chooses another way.
     class PutInStyle < Edit
       # keep:        what differs from the style, and is not asked for, stays by hand
+      # hold:        all that differs from the style stays by hand
       # as_style:    they look as the style is; words that are set apart stay so
       # style_takes: the style takes the look most of them share, whoever else wears it
-      WAYS = %i[keep as_style style_takes].freeze
+      WAYS = %i[keep hold as_style style_takes].freeze
+      RULED = {keep: :asked, style_takes: :asked, hold: :nothing, as_style: :everything}.freeze
 
       # ids: paragraphs; name: of the style; asked: {property => Guide::Requirement} of what a guide states for them;
       # role: what they are, so that the style of headings is one for contents lists and assistive technology too
@@ -25,7 +27,7 @@ module Norvel
         paragraphs = chosen(document, @ids)
         after = with_style(document, paragraphs)
         id = named(after).id
-        fitting = Fitting.new(document, after, ruled: (@way == :as_style) ? EVERYTHING : @asked.keys)
+        fitting = Fitting.new(document, after, ruled:)
         after.replace(paragraphs.map { |paragraph| fitting.fit(paragraph, id) })
       end
 
@@ -39,7 +41,7 @@ module Norvel
       # Does the style take their look, since nothing else wears it?
       def takes_look?(document)
         return true if @way == :style_takes
-        @way == :keep && (style = named(document)).then { style.nil? || !worn?(document, style) }
+        %i[keep hold].include?(@way) && (style = named(document)).then { style.nil? || !worn?(document, style) }
       end
 
       # What the style would give them that they don't have: [[Property, theirs, the style's], …]; empty where it takes
@@ -55,6 +57,11 @@ module Norvel
       end
 
       private
+
+      # Names of the properties that are the style's from now on.
+      def ruled
+        {asked: @asked.keys, nothing: [], everything: EVERYTHING}.fetch(RULED.fetch(@way))
+      end
 
       def named(document)
         document.sheet.called(@name)
