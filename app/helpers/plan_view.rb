@@ -4,6 +4,7 @@
 module PlanView
   PLANS = Norvel::Recent.new(4) # by state and choices, since a page, its looks and the change itself come from one
   LINE = 110 # letters of an example
+  PLACES = 60 # that are listed
   PROGRESS = Norvel::Recent.new(50)
   LONG = 1_500 # paragraphs
   # Kinds that change white space, whose examples show it; what it is shown as.
@@ -47,6 +48,11 @@ module PlanView
   def plan_title(part)
     text = h(telling(part).title.then { |title| title[0].upcase + title[1..] })
     part.style ? text.sub(h(part.style), "<b>#{h part.style}</b>") : text
+  end
+
+  # The paragraphs that a part changes, where they stand now.
+  def plan_places(part)
+    part.findings.filter_map(&:paragraph).uniq.select { |id| document.include?(id) }.map { |id| document.paragraph(id) }
   end
 
   # Why a part that asks first is not ticked by itself.
