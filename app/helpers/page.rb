@@ -44,7 +44,8 @@ module Page
   end
 
   # Pages of a station that have none of their own in the row of stations.
-  UNDER = {plan: "findings", roles: "survey", templates: "styles", ledger: nil, beside: "galley"}.freeze
+  UNDER = {plan: "findings", plan_waiting: "findings", roles: "survey", templates: "styles", ledger: nil,
+           beside: "galley"}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path

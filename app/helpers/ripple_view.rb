@@ -45,6 +45,11 @@ module RippleView
     own.map { |style, theirs| [style, theirs, differing(style)] }.reject { |_, _, differing| differing.empty? }
   end
 
+  # Where running text in the base style goes.
+  def dress_text_words(ids, style)
+    "#{counted(ids.size, "paragraph")} of body text in #{document.sheet.default.name} go in #{style.name}."
+  end
+
   def values_words(values)
     cut(values.map { |property, value| short_value(property, value) }.join(" · "), 120)
   end

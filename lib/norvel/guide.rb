@@ -78,11 +78,6 @@ module Norvel
       @asked ||= (data["roles"] || {}).keys.to_h { |role| [role, requirements(role)] }.freeze
     end
 
-    # The values that a style made for this role starts with.
-    def values(role)
-      requirements(role).transform_values(&:target).compact
-    end
-
     # must, should or advice for a rule; patterns may end in *.
     def severity(rule)
       found = (data["severity"] || {}).find { |pattern, _| File.fnmatch(pattern, rule) }

@@ -63,6 +63,21 @@ module Norvel
         "#{number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse} #{noun}#{"s" unless number == 1}"
       end
 
+      AGREED = 0.9 # of a style's paragraphs, for what they have by hand to become the style's
+
+      # Do nearly all that stand in a style, other than the file's base style, have what these have?
+      def agreed?(document, style, paragraphs)
+        return false if style.nil? || document.sheet[style].equal?(document.sheet.default)
+        worn = document.paragraphs.count { |one| !one.blank? && document.style_of(one)&.id == style }
+        paragraphs.size >= AGREED * worn
+      end
+
+      # A paragraph that has a value of its own.
+      def set_directly(document, paragraph, name, value)
+        bare = document.look(paragraph.with(direct: paragraph.direct.without(*Styles::Properties.slots_of(name))))
+        paragraph.with(direct: Setting.put(paragraph.direct, name, value, bare))
+      end
+
       def chosen(document, ids)
         raise Refused, "Nothing is selected." if ids.empty?
         ids.map { |id| document.paragraph(id) }

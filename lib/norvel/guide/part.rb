@@ -5,9 +5,9 @@ module Norvel
     # One part of a plan: all mends of one kind with one aim.
     #   key       names it as long as it is the same: "put_in_style Body Text", with "asked" where it asks first
     #   mend      the first of its mends; rules: the rules whose findings it mends; findings: those
-    #   was, now  the documents around it; edits: what led from one to the other
+    #   was, now  the documents around it; edits: what led from one to the other; titles: what these say they do
     #   off       is it left out of the plan?
-    Part = Value.define(:key, :mend, :rules, :findings, :was, :now, :edits, :off) do
+    Part = Value.define(:key, :mend, :rules, :findings, :was, :now, :edits, :titles, :off) do
       # The name of the part that a mend belongs to.
       def self.key(mend)
         step = mend.steps.first
@@ -18,7 +18,8 @@ module Norvel
 
       # The same with more of it, done later.
       def and(more)
-        with(rules: rules | more.rules, findings: findings + more.findings, now: more.now, edits: edits + more.edits)
+        with(rules: rules | more.rules, findings: findings + more.findings, now: more.now, edits: edits + more.edits,
+          titles: titles + more.titles)
       end
 
       def kind
@@ -27,12 +28,6 @@ module Norvel
 
       def count
         findings.filter_map(&:paragraph).uniq.size.nonzero? || findings.size
-      end
-
-      # What its edits say they do.
-      def titles
-        document = was
-        edits.map { |edit| edit.title(document).tap { document = edit.change(document) } }
       end
 
       # The style that paragraphs go in, or that changes; nil for other kinds.

@@ -136,12 +136,18 @@ module Norvel
         found = groups.flat_map(&:findings).select { |finding| new?(finding) }
         found.each { |finding| @done[trace(finding)] = true }
         return off(key, groups, found) if off?(key, groups)
-        was = @after
-        edits = edits(groups, found)
-        edits.each { |edit| @after = edit.change(@after).with_settled(@settled) }
-        changed = !@after.equal?(was)
-        note(key, groups, found, was, edits) if changed
-        changed
+        part = made(key, groups, found)
+        return false if part.now.equal?(part.was)
+        @after = part.now
+        note(part)
+        true
+      end
+
+      # The part as it is done to the state that was reached; what its edits say is told as they are made.
+      def made(key, groups, found, off: false)
+        mend, edits, now = groups.first.first.mend, edits(groups, found), @after
+        titles = edits.map { |edit| edit.title(now).tap { now = edit.change(now).with_settled(@settled) } }
+        Part.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was: @after, now:, edits:, titles:, off:)
       end
 
       def off?(key, groups)
@@ -173,18 +179,14 @@ module Norvel
         end
       end
 
-      def note(key, groups, found, was, edits)
-        found.each { |finding| @put[finding.paragraph] = true } if groups.first.first.mend.put?
-        part = Part.new(key:, mend: groups.first.first.mend, rules: groups.map(&:rule).uniq, findings: found, was:,
-          now: @after, edits:, off: false)
-        known = @parts[key]
-        @parts[key] = (known && !known.off) ? known.and(part) : part
+      def note(part)
+        part.findings.each { |finding| @put[finding.paragraph] = true } if part.mend.put?
+        known = @parts[part.key]
+        @parts[part.key] = (known && !known.off) ? known.and(part) : part
       end
 
       def off(key, groups, found)
-        @parts[key] ||= Part.new(key:, mend: groups.first.first.mend, rules: groups.map(&:rule).uniq, findings: found,
-          was: @after, now: edits(groups, found).inject(@after) { |now, edit| edit.change(now) },
-          edits: edits(groups, found), off: true)
+        @parts[key] ||= made(key, groups, found, off: true)
         false
       end
 

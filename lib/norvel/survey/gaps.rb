@@ -25,11 +25,6 @@ module Norvel
         @all ||= runs.map { |blanks, before, after| gap(blanks, before, after) }
       end
 
-      # {id of a blank paragraph => Gap}
-      def by_blank
-        @by_blank ||= all.flat_map { |gap| gap.blanks.map { |blank| [blank.id, gap] } }.to_h
-      end
-
       private
 
       def runs

@@ -49,11 +49,6 @@ module Norvel
         @document.suggestions.title_page?(paragraph.id)
       end
 
-      # {name => [Paragraph, …]} of all paragraphs of the text.
-      def groups
-        @groups ||= @document.paragraphs.group_by { |paragraph| role(paragraph) }
-      end
-
       private
 
       def settle(paragraph)

@@ -100,10 +100,6 @@ module Norvel
         @words <= 4 && bare.match?(Words::REFERENCES)
       end
 
-      def contents_word?
-        @words <= 4 && bare.match?(Words::CONTENTS)
-      end
-
       # :figure, :table or nil
       def caption
         match = (@words <= 60) ? Words::CAPTION.match(@text) : nil

@@ -19,7 +19,6 @@ module Norvel
       CAPTION = /\A(?:(?<figure>#{any("figure")})|(?<table>#{any("table")}))\.?[\s\u00A0]+
         [0-9ivxlcA-Z]{1,4}(?:[.-][0-9]{1,3}){0,3}(?=[\s.:)–—-]|\z)/ix
       REFERENCES = /\A(?:#{any("references")})\s*:?\z/i
-      CONTENTS = /\A(?:#{any("contents")})\s*:?\z/i
       HEADING = /\A(?:#{any("headings", "references", "contents")})\s*:?\z/i
       # A day: "2 March 2026", "Ravelmouth, 2. März 2026", "le 2 mars 2026", "02.03.2026", "2026-03-02".
       MONTH = "(?:#{any("months")})"

@@ -5,7 +5,6 @@ module Norvel
     # Takes the tabs or spaces away that begin paragraphs and lets a first-line indent do their work: that of the style
     # where it has one or where nearly all its paragraphs began so, else one of the paragraph.
     class IndentWithoutTabs < Edit
-      AGREED = SpaceForBlanks::AGREED
       SPACE = 0.25 # of the size: how wide a space is in the usual text faces
       LEAST = 9.0 # points; less was no indent but a slip
 
@@ -37,9 +36,8 @@ module Norvel
       def begun_by_style(document, paragraph, indents)
         now = RewriteText.replace(paragraph, @pattern)
         wanted = indents.fetch(paragraph.id)
-        look = document.look(paragraph)
-        return now if wanted.nil? || look[:first_line] == wanted
-        now.with(direct: Setting.put(now.direct, :first_line, wanted, look))
+        return now if wanted.nil? || document.look(paragraph)[:first_line] == wanted
+        set_directly(document, now, :first_line, wanted)
       end
 
       # What the first line is to begin with, nil where it stays as it is.
@@ -69,11 +67,6 @@ module Norvel
             usual = list.map { |paragraph| indents[paragraph.id] }.tally.max_by(&:last).first
             ChangeStyleFor.new(id, {first_line: usual}, list.map(&:id)).change(now)
           end
-      end
-
-      def agreed?(document, id, list)
-        return false if id.nil? || document.sheet[id].equal?(document.sheet.default)
-        list.size >= AGREED * document.paragraphs.count { |one| !one.blank? && document.style_of(one)&.id == id }
       end
     end
   end

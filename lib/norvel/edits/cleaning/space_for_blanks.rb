@@ -5,8 +5,6 @@ module Norvel
     # Takes blank paragraphs out and puts the space they made back: as the space of a style where nearly all its
     # paragraphs have it, else of the paragraph. What stands by purpose stays.
     class SpaceForBlanks < Edit
-      AGREED = 0.9 # of a style's paragraphs
-
       # ids: blank paragraphs; asked: {role => {property => Guide::Requirement}}
       def initialize(ids, asked: {})
         @ids = ids
@@ -43,11 +41,6 @@ module Norvel
           .select { |gap| gap.stays.nil? && gap.blanks.all? { |blank| wanted[blank.id] } }
       end
 
-      def agreed?(document, style, list)
-        return false if style.nil? || document.sheet[style] == document.sheet.default
-        list.size >= AGREED * document.paragraphs.count { |one| !one.blank? && document.style_of(one)&.id == style }
-      end
-
       def with_space(document, now, style, side, list)
         odd = list
         if agreed?(document, style, list)
@@ -56,12 +49,7 @@ module Norvel
           ids = (list - odd).map { |gap| gap.holder.id }
           now = ChangeStyleFor.new(style, {side => usual}, ids).change(now)
         end
-        now.replace(odd.map { |gap| spaced(now, now.paragraph(gap.holder.id), side, gap.space) })
-      end
-
-      def spaced(document, paragraph, side, space)
-        bare = document.look(paragraph.with(direct: paragraph.direct.without(*Styles::Properties.slots_of(side))))
-        paragraph.with(direct: Setting.put(paragraph.direct, side, space, bare))
+        now.replace(odd.map { |gap| set_directly(now, now.paragraph(gap.holder.id), side, gap.space) })
       end
     end
   end

@@ -14,7 +14,7 @@ module Norvel
         paragraph = document.paragraph(@id)
         style = @style ? style(document, @style) : document.style_of(paragraph)
         raise Refused, "The paragraph is in no style that could adopt its look." unless style&.paragraph?
-        values = wanted(document, paragraph, style)
+        values = SharedLook.new(document, [paragraph]).beyond(style)
         raise Refused, "The paragraph looks as #{style.name} does already." if values.empty?
         changed = ChangeStyle.new(style.id, values).change(document)
         assigned = changed.replace([changed.paragraph(@id).with(style_id: style.id)])
@@ -25,15 +25,6 @@ module Norvel
         paragraph = document.paragraph(@id)
         name = @style ? name_of(document, @style) : document.style_name(paragraph)
         "Let #{name} adopt the look of paragraph #{document.position(@id) + 1}"
-      end
-
-      private
-
-      def wanted(document, paragraph, style)
-        {paragraph: document.look(paragraph), run: document.letter_look(paragraph)}.flat_map do |place, look|
-          look.differences(document.cascade.of_style(style, place), place).reject { |p| p.name == :outline_level }
-            .map { |property| [property.name, look[property.name]] }
-        end.to_h
       end
     end
   end

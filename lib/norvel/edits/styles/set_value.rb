@@ -100,22 +100,16 @@ module Norvel
       # A list, a table or a character style says otherwise: set on the paragraph itself, on words only where it is all
       # of them.
       def by_hand(document, paragraph)
-        if @property.on == :paragraph
-          bare = document.look(paragraph.with(direct: paragraph.direct.without(*slots)))
-          return paragraph.with(direct: Setting.put(paragraph.direct, @property.name, @value, bare))
-        end
+        return set_directly(document, paragraph, @property.name, @value) if @property.on == :paragraph
         return paragraph if Fitting.new(document, document).mixed(paragraph).include?(@property.name)
         paragraph.with(runs: paragraph.runs.map { |run| set(document, run, paragraph) }.freeze)
       end
 
       def set(document, run, paragraph)
         return run if run.symbols? || same?(document.run_look(run, paragraph))
+        slots = Styles::Properties.slots_of(@property.name)
         bare = document.run_look(run.with(direct: run.direct.without(*slots)), paragraph)
         run.with(direct: Setting.put(run.direct, @property.name, @value, bare))
-      end
-
-      def slots
-        Styles::Properties.slots_of(@property.name)
       end
     end
   end
