@@ -11,7 +11,10 @@ module Norvel
     # writer       ->(document) { Written }
     # template     ->(document) { bytes without what the document says }
     # rules        how levels of styles combine in it, for Styles::Cascade
-    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules) do
+    # retold       ->(document) { the document as a file of this format tells it, to be compared with what was written }
+    # terms        what a Translation needs to know of it
+    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules, :retold, :terms,
+      retold: ->(document) { document }) do
       def extension
         extensions.keys.first
       end
@@ -28,7 +31,7 @@ module Norvel
     class << self
       # Every Format, in the order in which they are asked whether a file is theirs.
       def all
-        @all ||= [Docx::FORMAT].freeze
+        @all ||= [Odt::FORMAT, Odt::FLAT, Docx::FORMAT].freeze
       end
 
       # {".docx" => Format, …}
@@ -74,8 +77,9 @@ module Norvel
       # The document as a file of a format, read back and found to hold the same words and objects. Raises Unwritable.
       def write(document, as: document.format)
         written = self[as].writer.call(document)
-        again = read_back(written.bytes, document)
-        lost = document.seal.lost_in(again.seal)
+        retold = self[as].retold
+        again = retold.call(read_back(written.bytes, document))
+        lost = retold.call(document).seal.lost_in(again.seal)
         if lost
           raise Unwritable, "The file that was written does not read back with the same #{lost}, " \
             "so it was not handed over."

@@ -37,6 +37,21 @@ module Norvel
     COUNTED = {"line" => "lines", "lines" => "lines", "character" => "characters", "characters" => "characters",
                "char" => "characters", "chars" => "characters", "em" => "characters"}.freeze
 
+    # A length that follows the one it stands over, as a value of a property: {share: percent of it, more: points}.
+    #   Length.share_of(115.0) # => {share: 115.0}
+    def self.share_of(percent, more = nil)
+      {share: percent, more:}.compact.freeze
+    end
+
+    def self.share?(value)
+      value.is_a?(Hash) && value.key?(:share)
+    end
+
+    # In points, over so many.
+    def self.of_share(value, points)
+      ((points * value[:share] / 100) + (value[:more] || 0.0)).round(4)
+    end
+
     SAME = 0.0501 # pt: a twip, as lengths go through files; nearer lengths are one (the only tolerance there is)
     SAME_TIMES = 0.005 # of a line, for line spacings that are told in lines
 

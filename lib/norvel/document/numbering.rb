@@ -91,15 +91,31 @@ module Norvel
 
       # The marker of every listed paragraph, by paragraph id: {17 => "1.2"}. Counted in document order.
       def markers(document)
-        return {} if @lists.empty?
-        counts = Hash.new { |all, definition| all[definition] = {} }
+        found = {}
+        count(document) { |paragraph, levels, number, count| found[paragraph.id] = marker(levels, number, count) }
+        found
+      end
+
+      # The number of every listed paragraph at its level: {17 => 2}.
+      def numbers(document)
+        found = {}
+        count(document) { |paragraph, _, number, count| found[paragraph.id] = count[number] }
+        found
+      end
+
+      # Yields (paragraph, levels of its list, its level, {level => number}) in document order: a number that is changed
+      # there is counted on from.
+      def count(document)
+        return if @lists.empty?
+        counts = Hash.new { |all, definition| all[definition] = [{}, {}] }
         started = {}
-        document.paragraphs.each_with_object({}) do |paragraph, markers|
+        document.paragraphs.each do |paragraph|
           id, number = document.cascade.list_of(paragraph)
-          next unless id
-          count = counts[@lists[id].definition_id]
-          begin_anew(id, count, started)
-          markers[paragraph.id] = step(levels(id), number, count)
+          next if id.nil? || paragraph.direct.key?(:list_continues)
+          count, starts = counts[@lists[id].definition_id]
+          begin_anew(id, count, starts, started)
+          step(levels(id), number, count, starts)
+          yield paragraph, levels(id), number, count
         end
       end
 
@@ -110,17 +126,23 @@ module Norvel
       end
 
       # A list with starts of its own restarts the count of its definition at its first paragraph.
-      def begin_anew(id, count, started)
+      def begin_anew(id, count, starts, started)
         return if started[id]
         started[id] = true
-        @lists[id].starts.each { |level, start| count[level] = start - 1 }
+        @lists[id].starts.each do |level, start|
+          count.delete(level)
+          starts[level] = start
+        end
       end
 
-      def step(levels, number, count)
-        level = levels[number] or return ""
-        count[number] = (count[number] || (level.start - 1)) + 1
+      def step(levels, number, count, starts)
+        level = levels[number] or return
+        count[number] = (count[number] || ((starts.delete(number) || level.start) - 1)) + 1
         count.each_key { |deeper| count.delete(deeper) if deeper > number && restarts?(levels[deeper], number) }
-        level.marker(levels, count)
+      end
+
+      def marker(levels, number, count)
+        levels[number]&.marker(levels, count) || ""
       end
 
       def restarts?(level, number)

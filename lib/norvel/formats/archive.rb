@@ -14,11 +14,12 @@ module Norvel
       module_function
 
       # +changed+: bytes by entry name; names the archive lacks are added at the end. +only+: names of the entries to
-      # take along.
-      def write(container, changed, only: nil)
+      # take along. +first+: [name, bytes] of an entry that stands before all others and is not packed, as a mark.
+      def write(container, changed, only: nil, first: nil)
         rest = changed.dup
         buffer = Zip::OutputStream.write_buffer(StringIO.new(+"".b)) do |zip|
-          container.archive.entries.reject(&:directory?).each do |entry|
+          store(zip, *first) if first
+          container.archive.entries.reject { |entry| entry.directory? || entry.name == first&.first }.each do |entry|
             content = rest.delete(entry.name)
             next unless only.nil? || only.include?(entry.name)
             next zip.copy_raw_entry(entry) if content.nil? && entry.gp_flags.nobits?(8)
@@ -27,6 +28,20 @@ module Norvel
           rest.each { |name, content| put(zip, name, content) }
         end
         buffer.string
+      end
+
+      # An archive of these entries alone.
+      def build(entries, first: nil)
+        buffer = Zip::OutputStream.write_buffer(StringIO.new(+"".b)) do |zip|
+          store(zip, *first) if first
+          entries.each { |name, content| put(zip, name, content) }
+        end
+        buffer.string
+      end
+
+      def store(zip, name, content)
+        zip.put_next_entry(Zip::Entry.new(nil, name, time: EARLIEST), nil, nil, Zip::Entry::STORED)
+        zip.write(content)
       end
 
       def put(zip, name, content)

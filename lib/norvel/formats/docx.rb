@@ -16,7 +16,7 @@ module Norvel
         reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
         writer: ->(document) { Written.new(Writer.new(document).bytes, []) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules
+        rules: CascadeRules, terms: Terms
       )
     end
   end

@@ -6,6 +6,10 @@ module Norvel
     module Signature
       COMPOUND = "\xD0\xCF\x11\xE0\xA1\xB1\x1A\xE1".b
       ENCRYPTED = "EncryptedPackage".encode("UTF-16LE").b
+      MIMETYPE = "mimetype".b # ISO/IEC 26300-3 2.2.4
+      MANIFEST = "META-INF/manifest.xml".b
+      CONTENT_TYPES = "[Content_Types].xml".b # ISO/IEC 29500-2
+      DIRECTORY = 1_000_000 # bytes at the end in which an archive's directory stands
       ARCHIVE = "PK\x03\x04".b
 
       module_function
@@ -13,6 +17,14 @@ module Norvel
       # Does the file begin like a zip archive?
       def archive?(bytes)
         bytes.byteslice(0, 4).to_s.b == ARCHIVE
+      end
+
+      # Does an archive say that it is OpenDocument: by its first entry, or by the list of files that those have?
+      def open_document?(bytes)
+        return false unless archive?(bytes)
+        return true if bytes.byteslice(30, 8).to_s.b == MIMETYPE
+        directory = bytes.byteslice([bytes.bytesize - DIRECTORY, 0].max, DIRECTORY).to_s.b
+        directory.include?(MANIFEST) && !directory.include?(CONTENT_TYPES)
       end
 
       # Why a file that no format knows can't be read.

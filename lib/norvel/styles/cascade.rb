@@ -145,7 +145,8 @@ module Norvel
         return if id.nil? || id.zero? || !@numbering.known?(id)
         level = direct[:list_level]
         level ||= @numbering.level_of_style(id, chain.reverse.map(&:id)) || supplier.paragraph[:list_level] if supplier
-        [id, (level || 0).clamp(0, 8)]
+        level = @rules.level_in_list(level || 0, supplier, direct) or return
+        [id, level.clamp(0, 8)]
       end
 
       def run_look(style_id, table, character_id, direct)
@@ -172,10 +173,16 @@ module Norvel
       def combined(layers)
         seen = layers.each_with_object({}) do |layer, values|
           layer.set.values.each do |slot, value|
-            values[slot] = (MERGED.key?(slot) && values[slot]) ? values[slot].merge(value) : value
+            values[slot] = value.is_a?(Hash) ? joined(slot, values[slot], value) : value
           end
         end
         seen.each_key { |slot| seen[slot] = @rules.toggle(slot, layers).first if @rules.toggle?(slot) }
+      end
+
+      # A value over the one below it: entry by entry, or so much of it.
+      def joined(slot, below, value)
+        return Length.of_share(value, below || Properties[slot].default || 0.0) if value.key?(:share)
+        (below && MERGED.key?(slot) && @rules.merges?(slot)) ? below.merge(value) : value
       end
 
       def settled(values)

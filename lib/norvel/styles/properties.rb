@@ -125,6 +125,8 @@ module Norvel
       paragraph :outline_level, Types::Level.new, default: 0, label: "Outline level", group: :structure, clear: :keep
       paragraph :list_id, ANY, part_of: :list, clear: :keep
       paragraph :list_level, ANY, part_of: :list, clear: :keep
+      # Does it belong to the entry of the list above it, without a marker of its own?
+      paragraph :list_continues, ANY, part_of: :list, clear: :keep
       paragraph :right_to_left, FLAG, default: false, label: "Right to left", clear: :keep
 
       # --- run: letter ---
@@ -149,6 +151,10 @@ module Norvel
       run :complex_script, FLAG, default: false, label: "Complex script", clear: :keep
       run :run_right_to_left, FLAG, default: false, label: "Right to left", clear: :keep
       run :raised, POINTS, label: "Raised"
+
+      # What the file says besides in words that only its own format knows.
+      paragraph :others_paragraph, ANY
+      run :others_run, ANY
 
       carried
       settle

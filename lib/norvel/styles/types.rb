@@ -33,6 +33,7 @@ module Norvel
       # In points; what was typed in lines or characters is a Length::Counted until it is set.
       class Length < Any
         def spoken(value, unit = "pt")
+          return share(value, unit) if Norvel::Length.share?(value)
           value.is_a?(Norvel::Length::Counted) ? value.to_s : Norvel::Length.spoken(value, unit)
         end
 
@@ -45,8 +46,16 @@ module Norvel
         end
 
         def same?(one, other)
-          return one == other if [one, other].any?(Norvel::Length::Counted)
+          return one == other unless one.is_a?(Numeric) && other.is_a?(Numeric)
           one == other || Norvel::Length.equal?(one, other)
+        end
+
+        private
+
+        # What follows the base style's value.
+        def share(value, unit)
+          return "#{Norvel::Length.spoken(value[:more], unit)} over its base" if value.key?(:more)
+          "#{Norvel::Length.plain(value[:share])} % of its base"
         end
       end
 

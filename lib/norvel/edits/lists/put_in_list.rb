@@ -27,7 +27,7 @@ module Norvel
       private
 
       def listed(document, paragraph)
-        bare = paragraph.direct.without(:list_id, :list_level, *Styles::Properties.slots_of(:indent_left),
+        bare = paragraph.direct.without(*Styles::Properties.slots_of(:list), *Styles::Properties.slots_of(:indent_left),
           *Styles::Properties.slots_of(:first_line))
         if @list_id.zero?
           return paragraph.with(direct: inherits?(document, paragraph, bare) ? bare.merge(list_id: 0) : bare)

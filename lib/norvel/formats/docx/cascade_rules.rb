@@ -55,6 +55,11 @@ module Norvel
           SUPPLIERS.keys
         end
 
+        # Do tab stops and borders merge entry by entry with those below?
+        def merges?(_slot)
+          true
+        end
+
         def toggle?(slot)
           TOGGLES.include?(slot)
         end
@@ -78,6 +83,11 @@ module Norvel
           return [*styles, direct] unless list
           at = styles.index { |layer| layer.style.equal?(supplier) } || styles.size
           [*styles.first(at), list, *styles.drop(at), direct]
+        end
+
+        # The level in a list, nil for being in none. supplier: the style that supplied the list, nil for the paragraph.
+        def level_in_list(level, _supplier, _direct)
+          level
         end
 
         # What a look's values mean beyond each for itself: alignment in right-to-left text names the other side.

@@ -71,7 +71,8 @@ module Norvel
 
         def distribute(node, pieces)
           units = units_of(node)
-          aligned = align(pieces.map(&:text).join, units)
+          text = pieces.map(&:text).join
+          aligned = Alignment.match(text, units).zip(text.chars).map { |unit, char| unit || Unit.new(char, nil) }
           from = 0
           pieces.map { |piece| aligned[from, piece.text.size].tap { from += piece.text.size } }
         end
@@ -88,41 +89,6 @@ module Norvel
           return TextReader::PIECES[child.name] if TextReader::PIECES.key?(child.name)
           return TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") if child.name == "br"
           TextReader::OBJECTS.fetch(child.name, TextReader::SIGN)
-        end
-
-        # New characters matched with old ones, stretch by stretch between objects, so that none is passed over.
-        def align(text, units)
-          stretches = split(units) { |unit| special?(unit.char) }
-          texts = split(text.chars) { |char| special?(char) }
-          return stretch(text.chars, units) if stretches.size != texts.size
-          signs = units.select { |unit| special?(unit.char) }
-          texts.zip(stretches).each_with_index.flat_map do |(chars, old), index|
-            stretch(chars, old) + [signs[index]].compact
-          end
-        end
-
-        def special?(char)
-          TextReader::OBJECT_SIGNS.include?(char)
-        end
-
-        # The stretches between the elements for which the block holds: always one more than those.
-        def split(list)
-          list.each_with_object([[]]) { |item, parts| yield(item) ? parts << [] : parts.last << item }
-        end
-
-        # In order when only some went, else by what begins and ends alike.
-        def stretch(chars, units)
-          rest = units.dup
-          kept = chars.map do |char|
-            rest.shift while rest.first && rest.first.char != char
-            rest.shift
-          end
-          return kept if kept.none?(&:nil?)
-          head = chars.zip(units).take_while { |char, unit| unit&.char == char }.size
-          tail = chars.drop(head).reverse.zip(units.drop(head).reverse).take_while { |char, unit| unit&.char == char }
-            .size
-          middle = chars[head, chars.size - head - tail].map { |char| Unit.new(char, nil) }
-          units.first(head) + middle + units.last(tail)
         end
 
         def fill(element, units)

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # What a Translation needs to know of WordprocessingML: its kinds of style, its names, ids and slots.
+      module Terms
+        SLOTS = PropertyTable::CODECS.transform_values { |codecs| codecs.keys - Translation::OWN }
+          .then { |slots| slots.merge(paragraph: slots[:paragraph] + [:list_continues]) }.freeze
+
+        module_function
+
+        def types
+          %w[paragraph character numbering]
+        end
+
+        def shared_names?
+          true
+        end
+
+        def linked?
+          true
+        end
+
+        def slots(place)
+          SLOTS.fetch(place)
+        end
+
+        def name(names, name, base)
+          base ? "Normal" : names.key(name) || name
+        end
+
+        def id(name, _style, taken)
+          stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
+          stem = "Style" if stem.empty?
+          [stem, *(1..taken.size + 1).map { |number| "#{stem}#{number}" }].find { |id| !taken[id.downcase] }
+        end
+
+        # A file has a base style of each kind.
+        def defaults(styles)
+          base = styles.any? { |style| style.paragraph? && style.default }
+          added = [
+            (Styles::Style.new(id: "Normal", name: "Normal", default: true) unless base),
+            Styles::Style.new(id: "DefaultParagraphFont", name: "Default Paragraph Font", type: "character",
+              default: true, hidden: true, priority: 1)
+          ].compact
+          added + styles
+        end
+      end
+    end
+  end
+end

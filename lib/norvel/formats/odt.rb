@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    # OpenDocument text, ISO/IEC 26300: packages (.odt, .ott) and single files (.fodt).
+    module Odt
+      TYPE = "application/vnd.oasis.opendocument.text"
+      TEMPLATE_TYPE = "#{TYPE}-template".freeze
+      FLAT_TYPE = "#{TYPE}-flat-xml".freeze
+
+      FORMAT = Format.new(
+        name: "odt", label: ".odt", extensions: {".odt" => TYPE, ".ott" => TEMPLATE_TYPE},
+        marks: ->(bytes) { Signature.open_document?(bytes) },
+        reader: ->(bytes, name:) { Reader.new(Package.new(Container.new(bytes)), name:).document },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, []) },
+        template: ->(document) { TemplateWriter.new(document).bytes },
+        rules: CascadeRules, retold: Retold.method(:of), terms: Terms
+      )
+
+      FLAT = Format.new(
+        name: "fodt", label: ".fodt", extensions: {".fodt" => FLAT_TYPE},
+        marks: ->(bytes) { FlatFile.flat?(bytes) },
+        reader: ->(bytes, name:) { Reader.new(Package.new(FlatFile.new(bytes)), name:).document },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, []) },
+        template: ->(document) { TemplateWriter.new(document).bytes },
+        rules: CascadeRules, retold: Retold.method(:of), terms: Terms
+      )
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # The automatic styles of a part, for a writer. They are shared by whatever is set alike, so none is ever changed:
+      # one with the wanted properties is looked for, and made when there is none (ISO/IEC 26300-1 3.15.3).
+      class AutomaticStyles
+        STEMS = {"paragraph" => "P", "text" => "T"}.freeze
+        PLAIN = %w[style:name style:family style:parent-style-name].freeze
+        NOTHING = Styles::PropertySet::EMPTY
+
+        # package: whose pools may be one
+        def initialize(part, package)
+          @part = part
+          @holder = package.section(part, "office:automatic-styles")
+          @names = Hash.new { |all, family| all[family] = names(family) }
+          @texts = {}
+        end
+
+        # The name of a style of letters with these properties over a style of words (its key, or nil); nil where none is
+        # needed.
+        def text(parent, set)
+          return parent if set.empty?
+          @texts[[parent, set]] ||= begin
+            node = @part.create("style:style", "style:family" => "text", "style:parent-style-name" => parent)
+            Formatting.write(node, :run, NOTHING, set, @part)
+            kept(node, "text", parent)
+          end
+        end
+
+        # The name for a paragraph that had +node+ (an automatic style's element, or nil) and now is in the style
+        # +parent+: the block changes what it sets. Nil where neither is needed.
+        def paragraph(node, parent)
+          made = node ? node.dup : @part.create("style:style", "style:family" => "paragraph")
+          @part.unset(made, "style:name")
+          parent ? @part.set(made, "style:parent-style-name", parent) : @part.unset(made, "style:parent-style-name")
+          yield made
+          kept(made, "paragraph", parent)
+        end
+
+        private
+
+        def kept(node, family, parent)
+          @part.children(node, *PropertyTable::ELEMENTS.values).each do |one|
+            one.remove if one.attribute_nodes.empty? && one.element_children.empty?
+          end
+          return parent if (@part.attributes(node).keys - PLAIN).empty? && node.element_children.empty?
+          known[signature(node)] ||= add(node, family)
+        end
+
+        def add(node, family)
+          name = (1..).lazy.map { |number| "#{STEMS[family]}#{number}" }.find { |one| !@names[family].key?(one) }
+          @names[family][name] = true
+          @part.set(node, "style:name", name)
+          @holder.add_child(node)
+          name
+        end
+
+        def known
+          @known ||= styles.each_with_object({}) do |node, found|
+            found[signature(node)] ||= @part.attr(node, "style:name") if STEMS.key?(@part.attr(node, "style:family"))
+          end
+        end
+
+        # What a style says but for its name.
+        def signature(node)
+          own = @part.attributes(node).reject { |name, _| name == "style:name" }.sort
+          [own, node.element_children.map { |child| content(child) }]
+        end
+
+        def content(node)
+          [@part.name(node), @part.attributes(node).sort, node.element_children.map { |child| content(child) }]
+        end
+
+        def styles
+          @part.children(@holder, "style:style")
+        end
+
+        def names(family)
+          styles.select { |node| @part.attr(node, "style:family") == family }
+            .to_h { |node| [@part.attr(node, "style:name"), true] }
+        end
+      end
+    end
+  end
+end

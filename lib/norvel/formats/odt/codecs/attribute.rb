@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      module Codecs
+        # What all have in common: the attribute that holds the value, and those that would have a say beside it, which
+        # go when it is set.
+        class Attribute
+          attr_reader :names
+
+          def initialize(name, beside: [])
+            @name = name
+            @names = [name, *beside].freeze
+          end
+
+          # {attribute => text} for a value; the others of its names taken out.
+          def write(value)
+            gone = @names.to_h { |name| [name, nil] }
+            value.nil? ? gone : gone.merge(@name => text(value))
+          end
+        end
+      end
+    end
+  end
+end

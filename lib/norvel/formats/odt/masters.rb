@@ -1,0 +1,153 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # Master pages with their layouts (ISO/IEC 26300-1 16.5, 16.9): what a page looks like, and by which heads and
+      # feet. A named master page is the page style that a person sees. Lengths in points.
+      class Masters
+        # layout: the page layout's element; heads: {header: {default: element, …}, footer: {…}}
+        Master = Struct.new(:name, :shown, :next_name, :node, :layout, :heads)
+        HEADS = {"header" => [:header, :default], "footer" => [:footer, :default],
+                 "header-left" => [:header, :even], "footer-left" => [:footer, :even],
+                 "header-first" => [:header, :first], "footer-first" => [:footer, :first]}.freeze
+        USUAL = "Standard"
+        INCH = 72.0
+        A4 = Docx::Sections::A4
+        STARTS = {"left" => "even_page", "right" => "odd_page"}.freeze
+
+        attr_reader :all, :part
+
+        def initialize(part)
+          @part = part
+          @all = part ? read : {}
+        end
+
+        def [](name)
+          @all[name]
+        end
+
+        # That of the first page where nothing says which.
+        def first
+          @all[USUAL] || @all.values.first
+        end
+
+        # The pages after the first one that wear a master: it may hand over to another.
+        def following(master)
+          other = @all[master.next_name]
+          (other && other.name != master.name) ? other : master
+        end
+
+        # Document::PageStyle for every master, in the file's order.
+        def page_styles
+          @all.values.map { |master| Document::PageStyle.of(section(master), master.shown) }
+        end
+
+        # The section that begins on a page with this master. start: the number of its first page, or nil.
+        def section(master, source: nil, start: nil, heads: {})
+          return bare(source) unless master
+          body = following(master)
+          layout = body.layout
+          Document::Section.new(
+            starts: STARTS.fetch(usage(layout), "next_page"), **sheet(layout), **margins(body),
+            gutter: 0.0, mirrored: usage(layout) == "mirrored",
+            number_format: ListReader::FORMATS.fetch(said(layout, "style:num-format") || "1", "decimal"),
+            number_start: start || first_number(layout), **columns(layout), title_page: title_page?(master, body),
+            heads:, source:
+          )
+        end
+
+        # Does the first page have heads or feet of its own?
+        def title_page?(master, body)
+          body != master || master.heads.any? { |_, which| which.key?(:first) }
+        end
+
+        # The elements of heads and feet of a section: {header: {default: element}, …}.
+        def heads(master)
+          body = following(master)
+          return body.heads if body == master
+          first = master.heads.transform_values { |which| {first: which[:default]}.compact }
+          body.heads.merge(first) { |_, pages, opening| pages.merge(opening) }
+        end
+
+        def properties(layout)
+          layout && @part.child(layout, "style:page-layout-properties")
+        end
+
+        # How much room a head or foot takes from the text, with its gap.
+        def room(master, kind)
+          return 0.0 unless master.heads.dig(kind, :default)
+          holder = master.layout && @part.child(master.layout, "style:#{kind}-style")
+          box = holder && @part.child(holder, "style:header-footer-properties") or return 0.0
+          text = @part.attr(box, "svg:height") || @part.attr(box, "fo:min-height")
+          (text && Length.from_file(text, "pt")) || 0.0
+        end
+
+        private
+
+        def read
+          layouts = @part.children(@part.child(@part.root, "office:automatic-styles"), "style:page-layout")
+            .to_h { |node| [@part.attr(node, "style:name"), node] }
+          @part.children(@part.child(@part.root, "office:master-styles"), "style:master-page").filter_map { |node|
+            name = @part.attr(node, "style:name") or next
+            [name, Master.new(name, @part.attr(node, "style:display-name") || Names.decoded(name),
+              @part.attr(node, "style:next-style-name"), node, layouts[@part.attr(node, "style:page-layout-name")],
+              elements(node))]
+          }.to_h
+        end
+
+        def elements(node)
+          node.element_children.each_with_object({}) do |child, heads|
+            kind, which = HEADS[child.name]
+            next if kind.nil? || @part.attr(child, "style:display") == "false"
+            (heads[kind] ||= {})[which] ||= child
+          end
+        end
+
+        def sheet(layout)
+          {width: measure(layout, "fo:page-width") || A4[0], height: measure(layout, "fo:page-height") || A4[1]}
+        end
+
+        def margins(master)
+          top, bottom, left, right = %w[top bottom left right].map do |side|
+            measure(master.layout, "fo:margin-#{side}") || measure(master.layout, "fo:margin") || 0.0
+          end
+          {margin_top: (top + room(master, :header)).round(4), margin_bottom: (bottom + room(master, :footer)).round(4),
+           margin_left: left, margin_right: right, header: top, footer: bottom}
+        end
+
+        def columns(layout)
+          node = properties(layout)
+          columns = node && @part.child(node, "style:columns") or return {columns: 1}
+          gap = @part.attr(columns, "fo:column-gap")
+          {columns: [@part.attr(columns, "fo:column-count").to_i, 1].max,
+           column_gap: (gap && Length.from_file(gap, "pt")) || 0.0,
+           column_rule: !@part.child(columns, "style:column-sep").nil?}
+        end
+
+        def first_number(layout)
+          said(layout, "style:first-page-number")&.[](/\A\d+\z/)&.to_i
+        end
+
+        def usage(layout)
+          layout && @part.attr(layout, "style:page-usage")
+        end
+
+        def measure(layout, name)
+          text = said(layout, name) and Length.from_file(text, "pt")
+        end
+
+        def said(layout, name)
+          node = properties(layout) and @part.attr(node, name)
+        end
+
+        # A file without master pages still has pages.
+        def bare(source)
+          Document::Section.new(starts: "next_page", width: A4[0], height: A4[1], margin_top: INCH, margin_bottom: INCH,
+            margin_left: INCH, margin_right: INCH, header: INCH, footer: INCH, gutter: 0.0, mirrored: false,
+            number_format: "decimal", columns: 1, title_page: false, source:)
+        end
+      end
+    end
+  end
+end

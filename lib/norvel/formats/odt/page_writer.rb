@@ -1,0 +1,268 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # Master pages and their layouts to what the model says (ISO/IEC 26300-1 16.5, 16.9). A section that looks like a
+      # named page style wears it; a set-up that only some pages of a master have is another master.
+      class PageWriter
+        SIDES = {margin_top: "fo:margin-top", margin_bottom: "fo:margin-bottom", margin_left: "fo:margin-left",
+                 margin_right: "fo:margin-right"}.freeze
+        EDGES = {header: :margin_top, footer: :margin_bottom}.freeze
+        VALUES = Document::PageStyle::VALUES
+
+        # made: the elements of new paragraphs by their ids
+        def initialize(document, original, reader, automatic, made)
+          @document = document
+          @original = original
+          @reader = reader
+          @masters = reader.masters
+          @part = reader.masters.part
+          @automatic = automatic
+          @made = made
+          @touched = []
+          @worn = @original.sections.map { |section| master_of(section.source + 1) }
+        end
+
+        # Returns the parts that were changed.
+        def write
+          starts
+          return @touched if unchanged?
+          styles
+          sections
+          @touched.uniq
+        end
+
+        private
+
+        def unchanged?
+          @part.nil? || (@document.page_styles == @original.page_styles && @document.sections == @original.sections)
+        end
+
+        # The master that a section came with.
+        def master_of(number)
+          name = start_of(number)&.[](1)
+          @masters[name] || @masters.first
+        end
+
+        def start_of(number)
+          @reader.text.page_starts.reverse.find { |section, _| section == number }
+        end
+
+        # --- page styles ---
+
+        def styles
+          came = @original.page_styles.to_h { |style| [style.name, style] }
+          @document.page_styles.each do |style|
+            was = came[style.name]
+            next if was == style
+            master = shown(style.name) || make(style.name, @worn.compact.first)
+            set_up(master, style.to_h, (was || @masters.section(master)).to_h)
+          end
+          gone = came.keys - @document.page_styles.map(&:name)
+          gone.each { |name| remove(shown(name)) }
+        end
+
+        def shown(name)
+          @masters.all.values.find { |master| master.shown == name }
+        end
+
+        # A master that no page wears any more.
+        def remove(master)
+          return if master.nil? || @worn.include?(master) || @masters.first == master
+          master.node.remove
+          @masters.all.delete(master.name)
+          touch
+        end
+
+        # --- sections ---
+
+        def sections
+          changed = @document.sections.select { |section| (was = came(section)) && differs?(was, section) }
+          changed.group_by { |section| @worn[section.source] }.each do |master, alike|
+            next unless master
+            alike.group_by { |section| section.to_h.slice(*VALUES) }.each { |values, list| wear(master, values, list) }
+          end
+        end
+
+        def came(section)
+          @original.sections[section.source || 0]
+        end
+
+        def differs?(was, now)
+          VALUES.any? { |name| was[name] != now[name] }
+        end
+
+        # Sections of a master that are set up so from now on.
+        def wear(master, values, list)
+          return if list.all? { |section| fits?(master, section) }
+          other = @masters.all.values.find { |one| fits?(one, list.first) }
+          everywhere = @worn.count(master) == list.size
+          unless other || everywhere
+            other = make(free_name(master.shown), master)
+            set_up(other, values, @masters.section(master).to_h)
+          end
+          return set_up(master, values, @masters.section(master).to_h) unless other
+          list.each { |section| start(section.source + 1, other.name, start_of(section.source + 1)&.last) }
+        end
+
+        def fits?(master, section)
+          Document::PageStyle.of(@masters.section(master), "").worn_by?(section)
+        end
+
+        def free_name(shown)
+          (2..).lazy.map { |number| "#{shown} #{number}" }.find { |name| shown(name).nil? }
+        end
+
+        # A master like another under a new name, with a layout of its own.
+        def make(shown, like)
+          name = free_key(Names.encoded(shown), @masters.all.keys)
+          node = like.node.dup
+          @part.set(node, "style:name", name)
+          @part.set(node, "style:display-name", shown)
+          @part.unset(node, "style:next-style-name")
+          like.node.add_next_sibling(node)
+          touch
+          made = Masters::Master.new(name, shown, nil, node, nil, heads(node))
+          made.layout = own_layout(made, like.layout)
+          @masters.all[name] = made
+        end
+
+        def heads(node)
+          node.element_children.each_with_object({}) do |child, found|
+            kind, which = Masters::HEADS[child.name]
+            (found[kind] ||= {})[which] = child if kind
+          end
+        end
+
+        # --- layouts ---
+
+        # Changes a master's layout from one set-up to another; one that other masters share is copied first.
+        def set_up(master, now, was)
+          body = @masters.following(master)
+          if body.layout.nil? || @masters.all.values.count { |other| other.layout == body.layout } > 1
+            body.layout = own_layout(body, body.layout)
+          end
+          node = @masters.properties(body.layout) ||
+            body.layout.prepend_child(@part.create("style:page-layout-properties"))
+          sheet(node, was, now)
+          margins(body, node, was, now)
+          columns(node, now[:columns]) unless was[:columns] == now[:columns]
+          touch
+        end
+
+        def own_layout(master, like)
+          taken = @part.children(layouts, "style:page-layout").map { |node| @part.attr(node, "style:name") }
+          name = free_key("Mpm1", taken)
+          node = like ? like.dup : @part.create("style:page-layout")
+          @part.set(node, "style:name", name)
+          layouts.add_child(node)
+          @part.set(master.node, "style:page-layout-name", name)
+          node
+        end
+
+        def layouts
+          @reader.package.section(@part, "office:automatic-styles")
+        end
+
+        def free_key(stem, taken)
+          [stem, *(1..taken.size + 1).map { |number| "#{stem.sub(/\d+\z/, "")}#{number}" }]
+            .find { |name| !taken.include?(name) }
+        end
+
+        def sheet(node, was, now)
+          return if [was[:width], was[:height]] == [now[:width], now[:height]]
+          @part.set(node, "fo:page-width", Codecs::Measure.text(now[:width]))
+          @part.set(node, "fo:page-height", Codecs::Measure.text(now[:height]))
+          @part.set(node, "style:print-orientation", (now[:width] > now[:height]) ? "landscape" : "portrait")
+        end
+
+        # A margin ends at the head or foot where there is one, and its room is the rest.
+        def margins(master, node, was, now)
+          names = SIDES.keys + EDGES.keys
+          return if names.all? { |name| was[name] == now[name] }
+          Formatting.spread(node, @part)
+          %i[margin_left margin_right].each { |name| @part.set(node, SIDES[name], Codecs::Measure.text(now[name])) }
+          EDGES.each { |kind, margin| edge(master, node, kind, now[kind], now[margin]) }
+        end
+
+        def edge(master, node, kind, distance, margin)
+          return @part.set(node, SIDES[EDGES[kind]], Codecs::Measure.text(margin)) unless master.heads.dig(kind, :default)
+          distance = [distance, margin].min
+          @part.set(node, SIDES[EDGES[kind]], Codecs::Measure.text(distance))
+          holder = @part.child(master.layout, "style:#{kind}-style") ||
+            master.layout.add_child(@part.create("style:#{kind}-style"))
+          box = @part.place(holder, "style:header-footer-properties")
+          name = @part.attr(box, "svg:height") ? "svg:height" : "fo:min-height"
+          @part.set(box, name, Codecs::Measure.text((margin - distance).round(4)))
+        end
+
+        def columns(node, count)
+          found = @part.child(node, "style:columns") ||
+            node.prepend_child(@part.create("style:columns", "fo:column-gap" => "12pt"))
+          @part.children(found, "style:column").each(&:remove)
+          @part.set(found, "fo:column-count", count)
+        end
+
+        # --- where sections begin ---
+
+        # The paragraph that a section began with may be gone, or another.
+        def starts
+          return if @document.paragraphs.equal?(@original.paragraphs)
+          @reader.text.page_starts.each do |number, name, page|
+            was, now = first_of(@original, number), first_of(@document, number)
+            next if now.nil? || was.nil? || was.id == now.id
+            start(number, name, page)
+            unset(was) if @document.include?(was.id)
+          end
+        end
+
+        def first_of(document, number)
+          (@firsts ||= {}.compare_by_identity)[document] ||= document.paragraphs.select { |one| one.container.nil? }
+            .group_by(&:section).transform_values(&:first)
+          @firsts[document][number]
+        end
+
+        # Puts the beginning of a section on its first paragraph.
+        def start(number, name, page)
+          paragraph = first_of(@document, number) or return
+          restyled(paragraph) do |part, style|
+            part.set(style, "style:master-page-name", name)
+            holder = part.child(style, "style:paragraph-properties")
+            next if page.nil? && holder.nil?
+            holder ||= style.prepend_child(part.create("style:paragraph-properties"))
+            page ? part.set(holder, "style:page-number", page) : part.unset(holder, "style:page-number")
+          end
+        end
+
+        def unset(paragraph)
+          restyled(paragraph) do |part, style|
+            part.unset(style, "style:master-page-name")
+            holder = part.child(style, "style:paragraph-properties") and part.unset(holder, "style:page-number")
+          end
+        end
+
+        def restyled(paragraph)
+          part = @reader.package.content
+          node = element(paragraph) or return
+          style = @reader.package.section(part, "office:automatic-styles").element_children.find do |one|
+            part.attr(one, "style:family") == "paragraph" &&
+              part.attr(one, "style:name") == part.attr(node, "text:style-name")
+          end
+          parent = style ? part.attr(style, "style:parent-style-name") : part.attr(node, "text:style-name")
+          name = @automatic[part].paragraph(style, parent) { |made| yield(part, made) }
+          name ? part.set(node, "text:style-name", name) : part.unset(node, "text:style-name")
+          @touched << part
+        end
+
+        def element(paragraph)
+          paragraph.source ? @reader.text.nodes.paragraphs[paragraph.source] : @made[paragraph.id]
+        end
+
+        def touch
+          @touched << @part
+        end
+      end
+    end
+  end
+end

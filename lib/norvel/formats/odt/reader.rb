@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # An OpenDocument text to a Document. Raises UnreadableFile.
+      class Reader
+        # stories: [[the part of each, its TextReader], …], for a writer; element_of: {story id => its element}
+        attr_reader :package, :text, :styles, :lists, :masters, :formatting, :story_texts, :worn
+
+        # +keep_nodes+: remember elements, for a writer.
+        def initialize(package, name:, keep_nodes: false)
+          @package = package
+          @name = name
+          @keep = keep_nodes
+          @formatting = Formatting.new
+          @stories = []
+          @story_texts = []
+          @notes = Hash.new(0)
+          @comments = {}
+          @words = {}
+          @list_of = {}
+        end
+
+        def document
+          @document ||= begin
+            read_styles
+            read_text
+            sections = sections()
+            Document.new(
+              format: package.flat? ? "fodt" : "odt", name: @name, paragraphs: text.paragraphs.freeze,
+              tables: text.tables.freeze, stories: @stories.freeze, sections: sections.freeze,
+              page_styles: masters.page_styles.freeze, sheet: styles.sheet, numbering: lists.numbering,
+              info: Information.read(package.meta), settings:, source: package.container, unseen: 0
+            )
+          end
+        rescue SystemStackError
+          raise UnreadableFile, "The document is nested deeper than any text needs to be."
+        end
+
+        # --- what the stories ask ---
+
+        # Which automatic pool a part has.
+        def pool(part)
+          part.equal?(package.content) ? "content" : "styles"
+        end
+
+        # What a style of words sets, with its bases.
+        def words_of(style_id)
+          @words[style_id] ||= begin
+            style = style_id && styles.sheet[style_id]
+            chain = style ? styles.sheet.chain(style) : []
+            formatting.share(chain.inject({}) { |set, one| set.merge(one.run.values) })
+          end
+        end
+
+        # The place in lists that a paragraph style gives: {} for none.
+        def list_of(style_id)
+          @list_of[style_id] ||= begin
+            chain = styles.sheet.chain(styles.sheet.resolve(style_id))
+            found = chain.reverse.find { |style| style.paragraph.key?(:list_id) }&.paragraph
+            (found.nil? || found[:list_id].zero?) ? {} : found.slice(:list_id, :list_level).values
+          end
+        end
+
+        def note(node, from)
+          kind = (from.part.attr(node, "text:note-class") == "endnote") ? "endnote" : "footnote"
+          id = (@notes[kind] += 1).to_s
+          body = from.part.child(node, "text:note-body")
+          story(from.part, body, kind:, id:) if body
+          Document::NoteMark.new(of: kind, note: id)
+        end
+
+        def comment(node, from)
+          name = from.part.attr(node, "office:name")
+          id = name ? comment_id(name) : (@notes["comment"] += 1).to_s
+          story(from.part, node, kind: "comment", id:, author: from.part.child(node, "dc:creator")&.content)
+          id
+        end
+
+        def comment_id(name)
+          @comments[name] ||= (@notes["comment"] += 1).to_s
+        end
+
+        # Where the bytes of an image are, nil for outside.
+        def picture(node, part)
+          return picture_within(node, part) if package.flat?
+          path = part.attr(node, "xlink:href").to_s.delete_prefix("./")
+          path if !path.empty? && package.container.include?(path)
+        end
+
+        private
+
+        def picture_within(node, part)
+          data = part.child(node, "office:binary-data")
+          data && package.container.path_of(data.content)
+        end
+
+        def read_styles
+          part = package.styles
+          pools = {"common" => [part, part && part.child(part.root, "office:styles")],
+                   "content" => [package.content, automatic(package.content)], "styles" => [part, automatic(part)]}
+          @lists = ListReader.new(pools.select { |_, (_, holder)| holder }, formatting)
+          @styles = StyleReader.new(part, formatting, lists)
+          @masters = Masters.new(part)
+          @worn = Hash.new { |known, one| known[one] = WornStyles.new(one, styles) }.compare_by_identity
+        end
+
+        def automatic(part)
+          part && part.child(part.root, "office:automatic-styles")
+        end
+
+        def read_text
+          @text = TextReader.new(package.content, @worn[package.content], self, keep_nodes: @keep).read(package.text)
+        end
+
+        # The first page has the master that its paragraph says, else the usual one.
+        def sections
+          starts = text.page_starts.to_h { |number, *start| [number, start] }
+          (1..(starts.keys.max || 1)).map do |number|
+            name, start = starts[number]
+            master = masters[name] || masters.first
+            masters.section(master, source: number - 1, start:, heads: heads(master, number))
+          end
+        end
+
+        # {header: {default: id}, …} of a section; each head and foot is read once, under the first section that has it.
+        def heads(master, number)
+          return {} unless master
+          masters.heads(master).to_h do |kind, which|
+            [kind, which.to_h { |name, node| [name, head(node, kind.to_s, name.to_s, number)] }.freeze]
+          end.freeze
+        end
+
+        def head(node, kind, which, section)
+          (@heads ||= {})[node.pointer_id] ||= begin
+            id = "#{masters.part.attr(node.parent, "style:name")} #{node.name}"
+            story(masters.part, node, kind:, id:, section:, which:)
+            id
+          end
+        end
+
+        def story(part, node, **told)
+          number = @story_texts.size
+          @story_texts << nil
+          @stories << nil
+          reader = TextReader.new(part, @worn[part], self, keep_nodes: @keep).read(node)
+          @story_texts[number] = [part, reader]
+          paragraphs = Document::Story.apart(reader.paragraphs, number + 1)
+          @stories[number] = Document::Story.new(**told, paragraphs:, tables: reader.tables.freeze)
+        end
+
+        def settings
+          heads = masters.all.values.flat_map { |master| master.heads.values.flat_map(&:keys) }
+          Document::Settings.new(
+            mirrored: masters.all.values.any? { |master| masters.section(master).mirrored },
+            even_and_odd: heads.include?(:even), sum_spaces: true,
+            default_tab_stop: styles.tab_distance || Document::Settings.new.default_tab_stop
+          )
+        end
+      end
+    end
+  end
+end

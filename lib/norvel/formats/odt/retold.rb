@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # A document as an OpenDocument file tells it, to be compared with one that was read: notes and comments stand in
+      # the text, so they come in the order of their marks, numbered by it, and go with them; heads and feet belong to
+      # master pages, so those that say the same count once, and those that no page shows not at all.
+      class Retold
+        MARKS = {Document::NoteMark => ->(mark) { [mark.of, mark.note] if mark.note },
+                 Document::CommentMark => ->(mark) { ["comment", mark.comment] }}.freeze
+
+        def self.of(document)
+          new(document).document
+        end
+
+        def initialize(document)
+          @document = document
+          @numbers = {}
+          @counts = Hash.new(0)
+        end
+
+        def document
+          paragraphs = @document.paragraphs.map { |paragraph| retold(paragraph) }
+          @document.with(paragraphs: paragraphs.freeze, stories: (beside + heads).freeze)
+        end
+
+        private
+
+        # Notes and comments in the order in which their marks are met.
+        def beside
+          known = @document.stories.to_h { |story| [[story.kind, story.id], story] }
+          @numbers.filter_map { |place, id|
+            story = known[place] and story.with(id:, paragraphs: story.paragraphs.map { |one| retold(one) }.freeze)
+          }
+        end
+
+        def heads
+          used = @document.paragraphs.map(&:section).uniq
+          shown = @document.sections.each.with_index(1).select { |_, number| used.include?(number) || number == 1 }
+            .flat_map { |section, _| section.heads.values.flat_map(&:values) }
+          found = @document.stories.select { |story| story.head? && shown.include?(story.id) }
+          found.uniq { |story| [story.kind, story.paragraphs.map { |one| [one.raw_text, keys(one)] }] }
+        end
+
+        def keys(paragraph)
+          paragraph.runs.flat_map { |run| run.objects.map(&:key) }
+        end
+
+        def retold(paragraph)
+          return paragraph if paragraph.plain?
+          runs = paragraph.runs.map { |run| run.carried ? run.with(carried: run.carried.map { |one| mark(one) }.freeze) : run }
+          anchors = paragraph.anchors.map { |anchor| Document::Anchor.new(anchor.place, mark(anchor.object)) }
+          paragraph.with(runs: runs.freeze, anchors: anchors.freeze)
+        end
+
+        def mark(object)
+          place = MARKS[object.class]&.call(object) or return object
+          id = @numbers[place] ||= (@counts[place.first] += 1).to_s
+          object.is_a?(Document::NoteMark) ? object.with(note: id) : object.with(comment: id)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,318 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # One story (the main text, a note, a header …) to paragraphs, in document order, through lists, sections, indexes,
+      # tables and boxes (ISO/IEC 26300-1 5, 9). Text that was deleted stands apart and is no text.
+      class TextReader
+        THROUGH = %w[section table-of-content illustration-index table-index object-index user-index alphabetical-index
+          bibliography index-body index-title].freeze
+        ROW_GROUPS = %w[table-header-rows table-rows table-row-group].freeze
+        LISTS = %w[list list-item list-header numbered-paragraph].freeze
+        NOTHING = Styles::PropertySet::EMPTY
+        # Where a paragraph stands among lists: the list's id, its level from 0, is it without a marker, the definition.
+        Place = Struct.new(:list_id, :level, :continues)
+
+        # What a writer needs to find its way back: the elements of paragraphs and their pieces by ordinal, of containers
+        # by id, of lists by theirs.
+        Nodes = Struct.new(:paragraphs, :pieces, :containers, :lists)
+
+        attr_reader :part, :paragraphs, :tables, :nodes, :pictures, :page_starts
+
+        # worn: WornStyles of the part; shared: Reader, which knows what all stories share
+        def initialize(part, worn, shared, keep_nodes: false)
+          @part = part
+          @worn = worn
+          @shared = shared
+          @keep = keep_nodes
+          @nodes = Nodes.new([], [], {}, {}) if keep_nodes
+          @paragraphs = []
+          @tables = []
+          @pictures = []
+          @page_starts = []
+          @containers = @fields = 0
+          @lists = []
+          @section = 1
+          @states = {}
+          @inner = {}.compare_by_identity
+        end
+
+        # Reads everything below a container element.
+        def read(container)
+          @nodes.containers[nil] = container if @keep
+          blocks(container, :body)
+          self
+        end
+
+        # --- what lines ask ---
+
+        # The State of letters set so; equal ones are one object.
+        def state(style_id, direct)
+          @states[[style_id, direct]] ||= LineReader::State.new(style_id, direct)
+        end
+
+        # The State of letters in a span of this style, in letters of a state. What the inner style of words sets beats
+        # what stands around it.
+        def inner(outer, name)
+          known = @inner[outer] ||= {}
+          known[name] ||= begin
+            style_id, set = name ? @worn.text(name) : [nil, NOTHING]
+            style_id ? with_style(outer, style_id, set) : state(outer.style_id, over(outer.direct, set))
+          end
+        end
+
+        def next_field
+          @fields += 1
+        end
+
+        # The mark of a note whose story is read.
+        def note(node)
+          @shared.note(node, self)
+        end
+
+        def comment(node)
+          @shared.comment(node, self)
+        end
+
+        def comment_id(name)
+          @shared.comment_id(name)
+        end
+
+        # The Image, TextBox or Unknown of a drawing; the paragraphs of a box are read.
+        def drawing(node)
+          box = Drawings.box(node, @part)
+          return boxed(node, box) if box
+          @pictures << node
+          Drawings.image(@pictures.size, node, @part) { |picture| @shared.picture(picture, @part) }
+        end
+
+        private
+
+        def with_style(outer, style_id, set)
+          chain = @shared.words_of(style_id)
+          around = over(@shared.words_of(outer.style_id), outer.direct).without(*chain.keys)
+          state(style_id, over(around, set))
+        end
+
+        # One set over another; a share of a size that is known is a size.
+        def over(below, set)
+          return below if set.empty?
+          return set if below.empty?
+          values = below.values.merge(set.values) do |_, under, value|
+            next value unless Length.share?(value)
+            under.is_a?(Numeric) ? Length.of_share(value, under) : value
+          end
+          @shared.formatting.share(values)
+        end
+
+        def blocks(node, place)
+          child = node.first_element_child
+          while child
+            block(child, place)
+            child = child.next_element
+          end
+        end
+
+        def block(child, place)
+          case child.namespace&.href
+          when LineReader::TEXT then text_block(child, place)
+          when Names::SPACES["table"] then table(child, place) if child.name == "table"
+          when LineReader::DRAWN then loose(child)
+          end
+        end
+
+        def text_block(child, place)
+          case child.name
+          when "p", "h" then paragraph(child, place)
+          when "list" then list(child, place)
+          when "numbered-paragraph" then numbered(child, place)
+          when *THROUGH then blocks(child, place)
+          end
+        end
+
+        # A drawing that stands on a page and in no paragraph: its words are read.
+        def loose(node)
+          box = Drawings.box(node, @part)
+          box ? boxed(node, box) : nil
+        end
+
+        def boxed(node, box)
+          id = @containers += 1
+          made = Document::TextBox.new(id:, parent: @container, **Drawings.size(node, @part))
+          inside(id, box) { blocks(box, :textbox) }
+          made
+        end
+
+        # What the block reads stands in a container.
+        def inside(id, element)
+          @nodes.containers[id] ||= element if @keep
+          outside = [@container, @lists]
+          @container, @lists = id, []
+          yield
+        ensure
+          @container, @lists = outside
+        end
+
+        # --- lists ---
+
+        def list(node, place)
+          @lists.push(list_of(node))
+          node.element_children.each do |item|
+            next unless LISTS.include?(item.name)
+            entry(item, place, @part.attr(item, "text:start-value"))
+          end
+        ensure
+          @lists.pop
+        end
+
+        # An item or header of the innermost list: its first paragraph has the marker.
+        def entry(item, place, start)
+          level = @lists.size - 1
+          if start && (id = @lists.last.list_id)
+            begun = @shared.lists.vary(id, starts: {level => start.to_i})
+            @lists.each { |open| open.list_id = begun }
+          end
+          @marked = item.name == "list-header"
+          blocks(item, place)
+        end
+
+        def list_of(node)
+          outer = @lists.last
+          name = @part.attr(node, "text:style-name")
+          definition = name && @shared.lists.definition(name, @shared.pool(@part))
+          return nested(node, outer, definition) if outer
+          named = node.attribute_with_ns("id", Names::XML_SPACE)&.value || @part.attr(node, "text:id")
+          continues = @part.attr(node, "text:continue-list") ||
+            (@part.attr(node, "text:continue-numbering") == "true" || nil)
+          definition ||= styled(node)
+          id = @shared.lists.begin(definition, continues:, named:)
+          @nodes.lists[node.pointer_id] = id if @keep
+          Place.new(id, 0, false)
+        end
+
+        # A list in a list may have levels of another style. After another one in the same entry it begins anew.
+        def nested(node, outer, definition)
+          level = outer.level + 1
+          id = outer.list_id
+          if node.previous_element&.name == "list" && @part.attr(node, "text:continue-numbering") != "true"
+            start = @shared.lists.numbering.level(id, level)&.start || 1
+            id = @shared.lists.vary(id, starts: {level => start})
+          end
+          if definition && @shared.lists.numbering.list(id).definition_id != definition
+            id = @shared.lists.vary(id, overrides: @shared.lists.levels_from(definition, level))
+          end
+          Place.new(id, level, false)
+        end
+
+        # A list that names no style has that of its first paragraph.
+        def styled(node)
+          first = node.xpath(".//*[local-name()='p' or local-name()='h']").first or return
+          name = @worn.paragraph(@part.attr(first, "text:style-name")).list_style
+          name && @shared.lists.definition(name, @shared.pool(@part))
+        end
+
+        def numbered(node, place)
+          id = (@numbered ||= {})[@part.attr(node, "text:list-id")] ||= list_of(node).list_id
+          level = (@part.attr(node, "text:level") || 1).to_i.clamp(1, 9) - 1
+          @lists.push(Place.new(id, level, false))
+          @marked = false
+          blocks(node, place)
+        ensure
+          @lists.pop
+        end
+
+        # --- paragraphs ---
+
+        def paragraph(node, place)
+          ordinal = @paragraphs.size
+          @paragraphs << nil
+          worn = @worn.paragraph(@part.attr(node, "text:style-name"))
+          direct = @shared.formatting.share(worn.direct.values.merge(structure(node, worn)))
+          @marked = true
+          page_start(worn, ordinal) if worn.master && @container.nil? && place == :body
+          section = @section
+          line = LineReader.new(self, worn.letters, keep: @keep)
+          runs = line.read(node)
+          @nodes.paragraphs[ordinal] = node if @keep
+          @nodes.pieces[ordinal] = line.pieces if @keep
+          @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, section, worn.style_id, direct,
+            worn.letters, runs, (@look if place == :table), ordinal, needed(node), @container,
+            line.anchors.empty? ? Document::Paragraph::NO_ANCHORS : line.anchors.freeze)
+        end
+
+        # What an element says by its kind and its place: the level of a heading, the place in lists.
+        def structure(node, worn)
+          level = (node.name == "h") ? (@part.attr(node, "text:outline-level") || 1).to_i.clamp(1, 9) : 0
+          said = (level == worn.level) ? {} : {outline_level: level}
+          said.merge(listed(node, worn, level))
+        end
+
+        def listed(node, worn, level)
+          at = @lists.last
+          if at
+            at = at.list_id && {list_id: at.list_id, list_level: [at.level, 8].min}
+            return @marked ? at.merge(list_continues: true) : at
+          end
+          return {list_id: 0} if level.positive? && @part.attr(node, "text:is-list-header") == "true"
+          wanted = level.zero? ? {} : @shared.lists.of_style(worn.list_style, level)
+          wanted = {} if wanted[:list_id]&.zero?
+          return restarted(node, wanted) if wanted.any? && @part.attr(node, "text:restart-numbering") == "true"
+          return {} if wanted == styles_list(worn, level)
+          wanted.empty? ? {list_id: 0} : wanted
+        end
+
+        # A heading from which numbers begin anew.
+        def restarted(node, place)
+          number = (@part.attr(node, "text:start-value") || 1).to_i
+          {list_id: @shared.lists.vary(place[:list_id], starts: {place[:list_level] => number}),
+           list_level: place[:list_level]}
+        end
+
+        # What the paragraph's style says of lists: headings are numbered by their own level.
+        def styles_list(worn, level)
+          own = @shared.list_of(worn.style_id)
+          return own if own.empty? || worn.level.zero? || level == worn.level
+          level.zero? ? {} : own.merge(list_level: level - 1)
+        end
+
+        # Here begins a page with another set-up, unless the text itself begins here.
+        def page_start(worn, ordinal)
+          return if worn.master.empty?
+          @section += 1 unless ordinal.zero?
+          @page_starts << [@section, worn.master, worn.page_number]
+          return if @section == 1
+          before = @paragraphs[0...ordinal].rindex { |one| one && one.container.nil? } or return
+          @paragraphs[before] = @paragraphs[before].with(holds: :section_break) if @paragraphs[before].holds.nil?
+        end
+
+        # A cell or box must hold something: its last paragraph stays.
+        def needed(node)
+          parent = node.parent.name
+          :last_in_cell if %w[table-cell text-box note-body].include?(parent) && node.next_element.nil?
+        end
+
+        # --- tables ---
+
+        def table(node, place)
+          number = @tables.size
+          @tables << nil
+          reader = TableReader.new(@part, @worn)
+          skeleton = reader.table(node, number + 1, @container) { @containers += 1 }
+          @tables[number] = skeleton.value
+          start_page_at(node) if @container.nil? && place == :body
+          skeleton.cells.each do |cell, id|
+            inside(id, cell) { blocks(cell, (place == :textbox) ? place : :table) }
+          end
+        end
+
+        # A table's style may begin a page, too.
+        def start_page_at(node)
+          style = @worn.node(@part.attr(node, "table:style-name"), "table") or return
+          master = @part.attr(style, "style:master-page-name").to_s
+          page_start(WornStyles::Worn.new(nil, nil, nil, master), @paragraphs.size) unless master.empty?
+        end
+      end
+    end
+  end
+end

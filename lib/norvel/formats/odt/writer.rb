@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # A Document to the bytes of an OpenDocument text: the file it came in, with what was changed changed. The file is
+      # read again with its elements at hand, compared with the document, and patched. The same document gives the same
+      # bytes.
+      class Writer
+        MANIFEST = "META-INF/manifest.xml"
+
+        def initialize(document)
+          @document = document
+          @reader = Reader.new(Package.new(document.source), name: document.name, keep_nodes: true)
+          @original = @reader.document
+          @package = @reader.package
+          @changed = {}.compare_by_identity
+        end
+
+        def bytes
+          numbering
+          styles
+          texts
+          pictures
+          pages
+          information
+          definitions.touched.each { |part| touch(part) }
+          renumbered(packed)
+        end
+
+        private
+
+        # Lists that were parted and joined show the numbers they are meant to.
+        def renumbered(bytes)
+          return bytes unless @relisted || !@document.numbering.equal?(@original.numbering)
+          container = @package.flat? ? FlatFile.new(bytes) : Container.new(bytes)
+          numbers = ListNumbers.new(@document, container)
+          numbers.right? ? bytes : numbers.bytes
+        end
+
+        def touch(part)
+          @changed[part] = true
+        end
+
+        def packed
+          @package.packed(@changed.keys)
+        end
+
+        # --- numbering and styles ---
+
+        def keys
+          @keys ||= Keys.new(@document.sheet, @original.sheet.styles.values.group_by(&:type)
+            .transform_values { |list| list.map { |style| Names.key(style.id) } })
+        end
+
+        def numbering
+          definitions.write unless same_styles?
+        end
+
+        def styles
+          return if @document.sheet.equal?(@original.sheet) || same_sheet?
+          part = @package.styles || raise(Unwritable, "The file has no part for styles, so none can be changed in it.")
+          writer = StyleWriter.new(part, @package.section(part, "office:styles"), @reader.styles.nodes, keys) do |style|
+            definitions.of_style(style)
+          end
+          writer.write(@original.sheet, @document.sheet)
+          touch(part)
+        end
+
+        def same_sheet?
+          %i[styles paragraph_defaults run_defaults].all? do |field|
+            @document.sheet.public_send(field) == @original.sheet.public_send(field)
+          end
+        end
+
+        def definitions
+          @definitions ||= ListDefinitions.new(@document, @original, @reader, keys)
+        end
+
+        # --- text ---
+
+        def texts
+          text(@package.content, @reader.text, @original, @document)
+          @document.stories.zip(@original.stories, @reader.story_texts) do |now, was, (part, reader)|
+            text(part, reader, was, now)
+          end
+        end
+
+        def text(part, reader, was, now)
+          return if now.paragraphs.equal?(was.paragraphs) && same_styles?
+          writer = TextWriter.new(part, reader.nodes, [@original, @document], automatic[part], keys, @reader.worn[part],
+            definitions)
+          touch(part) if writer.write(was, now)
+          @relisted ||= writer.relisted?
+          (@made ||= {}).merge!(writer.made)
+        end
+
+        # The automatic styles of each part.
+        def automatic
+          @automatic ||= Hash.new { |all, one| all[one] = AutomaticStyles.new(one, @package) }.compare_by_identity
+        end
+
+        def same_styles?
+          @document.sheet.equal?(@original.sheet) && @document.numbering.equal?(@original.numbering)
+        end
+
+        # --- the rest ---
+
+        def pictures
+          came = @original.pictures.to_h { |picture| [picture.id, picture.description] }
+          changed = @document.pictures.select do |picture|
+            came.key?(picture.id) && came[picture.id] != picture.description
+          end
+          changed.each do |picture|
+            Drawings.describe(@reader.text.pictures[picture.id - 1], @package.content, picture.description)
+          end
+          touch(@package.content) if changed.any?
+        end
+
+        def pages
+          PageWriter.new(@document, @original, @reader, automatic, @made || {}).write.each { |part| touch(part) }
+        end
+
+        def information
+          return if @document.info == @original.info
+          part = @package.meta || raise(Unwritable, "The file has no part for its title and author.")
+          Information.write(part, @package.section(part, "office:meta"), @original.info, @document.info)
+          touch(part)
+        end
+      end
+    end
+  end
+end

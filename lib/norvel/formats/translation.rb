@@ -1,0 +1,157 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    # A document in the terms of another format: its styles under the names and ids that are usual there, values in the
+    # slots that it has, and every paragraph and word looking as it did by that format's own rules of how levels combine.
+    # What stands in the text is the same.
+    class Translation
+      # Names that say the same in each (formats by their rules, the usual names of styles: common practice).
+      NAMES = {
+        "Normal" => "Standard", "Body Text" => "Text body", "TOC Heading" => "Contents Heading",
+        **(1..9).to_h { |level| ["TOC #{level}", "Contents #{level}"] }, "Table of Figures" => "Illustration Index 1",
+        "Footnote Text" => "Footnote", "Endnote Text" => "Endnote", "Footnote Reference" => "Footnote anchor",
+        "Endnote Reference" => "Endnote anchor", "Quote" => "Quotations", "Bibliography" => "Bibliography 1",
+        "Hyperlink" => "Internet link", "FollowedHyperlink" => "Visited Internet Link",
+        "Strong" => "Strong Emphasis", "List Bullet" => "List 1", "List Number" => "Numbering 1",
+        "HTML Preformatted" => "Preformatted Text", "Index Heading" => "Index Heading"
+      }.freeze
+      STRUCTURE = %i[outline_level list_id list_level list_continues tabs].freeze
+      # Slots that say a property in a way of one format alone.
+      OWN = (Styles::Properties.all.select(&:part_of).map(&:name) -
+        %i[list_id list_level list_continues size_complex bold_complex italic_complex]) +
+        %i[others_paragraph others_run]
+
+      # target: a Format
+      def initialize(document, target)
+        @document = document
+        @target = target
+        @terms = target.terms
+      end
+
+      def document
+        return @document if @document.format == @target.name || Formats[@document.format].rules == @target.rules
+        bare = @document.with(format: @target.name, sheet: named_sheet, numbering: numbering)
+        settled = bare.with(sheet: settled_sheet(bare))
+        fitting = Edits::Fitting.new(@document, settled)
+        settled.with_everything(@document.everything.map { |paragraph| paragraph(paragraph, fitting) }).with(tables:)
+      end
+
+      # The id of a style in the other format.
+      def id(old)
+        ids[old]
+      end
+
+      private
+
+      def styles
+        @styles ||= @document.sheet.styles.values.select { |style| @terms.types.include?(style.type) }
+      end
+
+      # {old id => new id}
+      def ids
+        @ids ||= begin
+          taken = {}
+          styles.to_h do |style|
+            id = @terms.id(name(style), style, taken)
+            taken[id.downcase] = true
+            [style.id, id]
+          end
+        end
+      end
+
+      # What people call it there. A name that two kinds of style share is told apart where names must be unique.
+      def name(style)
+        @names ||= names
+        @names[style.id]
+      end
+
+      def names
+        taken = {}
+        styles.to_h do |style|
+          wanted = @terms.name(NAMES, style.name, style.default && style.paragraph?)
+          found = [wanted, "#{wanted} Char", *(2..99).map { |number| "#{wanted} #{number}" }]
+            .find { |one| !taken[[@terms.shared_names? || style.type, one.downcase]] }
+          taken[[@terms.shared_names? || style.type, found.downcase]] = true
+          [style.id, found]
+        end
+      end
+
+      def named_sheet
+        made = styles.map do |style|
+          Styles::Style.new(id: ids[style.id], name: name(style), type: style.type, based_on: ids[style.based_on],
+            next_id: ids[style.next_id], link: (ids[style.link] if @terms.linked?),
+            paragraph: set(style.paragraph, :paragraph), run: set(style.run, :run), default: style.default,
+            priority: style.priority, hidden: style.hidden, custom: !Styles::BuiltIn.name?(name(style)), bands: [1, 1])
+        end
+        paragraph, run = %i[paragraph run].map do |place|
+          Styles::PropertySet.of(unsaid(place)).merge(set(@document.sheet.defaults(place), place))
+        end
+        Styles::StyleSheet.new(styles: @terms.defaults(made).to_h { |style| [style.id, style] },
+          paragraph_defaults: paragraph, run_defaults: run)
+      end
+
+      # What a format means by saying nothing is said.
+      def unsaid(place)
+        {paragraph: {widow_control: true}, run: {size: Styles::Properties[:size].default,
+                                                 font: Styles::Properties[:font].default}}.fetch(place)
+      end
+
+      # A set without the slots of its format; lengths that follow another are settled by what is seen.
+      def set(set, place)
+        names = @terms.slots(place)
+        values = set.values.select { |slot, value| names.include?(slot) && !Length.share?(value) }
+        Styles::PropertySet.of(values)
+      end
+
+      # Every style looks as it did, the bases first.
+      def settled_sheet(bare)
+        ordered = styles.select(&:paragraph?).sort_by { |style| @document.sheet.chain(style).size }
+        ordered.inject(bare.sheet) do |sheet, style|
+          now = bare.with(sheet:)
+          sheet.put(settled(now, sheet[ids[style.id]], style))
+        end
+      end
+
+      def settled(now, style, was)
+        %i[paragraph run].inject(style) do |made, place|
+          seen = @document.cascade.of_style(was, place)
+          sheet = now.sheet.put(made)
+          look = now.with(sheet:).cascade.of_style(made, place)
+          names = seen.differences(look, place).map(&:name) - %i[list outline_level]
+          changed = names.inject(made.set(place)) { |set, name| Edits::Setting.put(set, name, seen[name], look) }
+          made.with(place => changed)
+        end
+      end
+
+      def paragraph(was, fitting)
+        fitted = fitting.fit(was, ids[was.style_id])
+        runs = fitted.runs.map do |run|
+          run.with(style_id: ids[run.style_id], direct: set(run.direct, :run), source: nil)
+        end
+        fitted.with(direct: set(fitted.direct, :paragraph), mark: set(fitted.mark, :run), runs: runs.freeze, table: nil,
+          source: nil)
+      end
+
+      def tables
+        @document.tables.map { |table| table.with(style_id: nil) }.freeze
+      end
+
+      def numbering
+        definitions = @document.numbering.definitions.transform_values do |definition|
+          definition.with(levels: definition.levels.transform_values { |level| level(level) },
+            style_id: ids[definition.style_id])
+        end
+        lists = @document.numbering.lists.transform_values do |list|
+          Document::Numbering::List.new(list.definition_id, list.starts,
+            list.overrides.transform_values { |level| level(level) })
+        end
+        Document::Numbering.new(definitions, lists)
+      end
+
+      def level(level)
+        level.with(style_id: ids[level.style_id], paragraph: set(level.paragraph, :paragraph), run: set(level.run, :run))
+      end
+    end
+  end
+end
