@@ -13,7 +13,9 @@ module Norvel
     # rules        how levels of styles combine in it, for Styles::Cascade
     # retold       ->(document) { the document as a file of this format tells it, to be compared with what was written }
     # terms        what a Translation needs to know of it
+    # builder      ->(document in its terms, Carried) { bytes of a new file }
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules, :retold, :terms,
+      :builder,
       retold: ->(document) { document }) do
       def extension
         extensions.keys.first
@@ -25,8 +27,8 @@ module Norvel
       end
     end
 
-    # The bytes of a file, and what could not be carried over into it: [{what:, count:, places:}, …].
-    Written = Struct.new(:bytes, :not_carried)
+    # The bytes of a file, and what could not be carried over into it: Carried.
+    Written = Struct.new(:bytes, :carried)
 
     class << self
       # Every Format, in the order in which they are asked whether a file is theirs.
@@ -74,8 +76,10 @@ module Norvel
         of(bytes).reader.call(bytes, name:)
       end
 
-      # The document as a file of a format, read back and found to hold the same words and objects. Raises Unwritable.
+      # The document as a file of a format, read back and found to hold the same words, and the same objects where it is
+      # the format it came in. Raises Unwritable.
       def write(document, as: document.format)
+        return Conversion.new(document, self[as]).written unless as == document.format
         written = self[as].writer.call(document)
         retold = self[as].retold
         again = retold.call(read_back(written.bytes, document))

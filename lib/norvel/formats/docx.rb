@@ -14,9 +14,10 @@ module Norvel
         },
         marks: ->(bytes) { Signature.archive?(bytes) },
         reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
-        writer: ->(document) { Written.new(Writer.new(document).bytes, []) },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, Carried.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, terms: Terms
+        rules: CascadeRules, terms: Terms,
+        builder: ->(document, report) { Builder.new(document, report).bytes }
       )
     end
   end

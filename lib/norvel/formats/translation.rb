@@ -31,10 +31,11 @@ module Norvel
 
       def document
         return @document if @document.format == @target.name || Formats[@document.format].rules == @target.rules
-        bare = @document.with(format: @target.name, sheet: named_sheet, numbering: numbering)
+        @came = renamed
+        bare = @came.with(format: @target.name, sheet: named_sheet, numbering: numbering)
         settled = bare.with(sheet: settled_sheet(bare))
-        fitting = Edits::Fitting.new(@document, settled)
-        settled.with_everything(@document.everything.map { |paragraph| paragraph(paragraph, fitting) }).with(tables:)
+        fitting = Edits::Fitting.new(@came, settled)
+        settled.with_everything(@came.everything.map { |paragraph| paragraph(paragraph, fitting) }).with(tables:)
       end
 
       # The id of a style in the other format.
@@ -58,6 +59,25 @@ module Norvel
             [style.id, id]
           end
         end
+      end
+
+      # The document as it is with the other ids.
+      def renamed
+        sheet = @document.sheet.with(styles: @document.sheet.styles.values.to_h { |style|
+          made = style.with(id: to(style.id), based_on: to(style.based_on), next_id: to(style.next_id),
+            link: to(style.link))
+          [made.id, made]
+        })
+        @document.with(sheet:, numbering:).with_everything(@document.everything.map { |one| repointed(one) })
+      end
+
+      def repointed(paragraph)
+        runs = paragraph.runs.map { |run| run.style_id ? run.with(style_id: to(run.style_id)) : run }
+        paragraph.with(style_id: to(paragraph.style_id), runs: runs.freeze)
+      end
+
+      def to(id)
+        ids.fetch(id, id)
       end
 
       # What people call it there. A name that two kinds of style share is told apart where names must be unique.
@@ -108,14 +128,13 @@ module Norvel
       def settled_sheet(bare)
         ordered = styles.select(&:paragraph?).sort_by { |style| @document.sheet.chain(style).size }
         ordered.inject(bare.sheet) do |sheet, style|
-          now = bare.with(sheet:)
-          sheet.put(settled(now, sheet[ids[style.id]], style))
+          sheet.put(settled(bare.with(sheet:), sheet[ids[style.id]], @came.sheet[ids[style.id]]))
         end
       end
 
       def settled(now, style, was)
         %i[paragraph run].inject(style) do |made, place|
-          seen = @document.cascade.of_style(was, place)
+          seen = @came.cascade.of_style(was, place)
           sheet = now.sheet.put(made)
           look = now.with(sheet:).cascade.of_style(made, place)
           names = seen.differences(look, place).map(&:name) - %i[list outline_level]
@@ -125,12 +144,44 @@ module Norvel
       end
 
       def paragraph(was, fitting)
-        fitted = fitting.fit(was, ids[was.style_id])
+        fitted = fitting.fit(whole(was), known(was.style_id))
+        level = was.direct.slice(:outline_level)
         runs = fitted.runs.map do |run|
-          run.with(style_id: ids[run.style_id], direct: set(run.direct, :run), source: nil)
+          run.with(style_id: known(run.style_id), direct: set(run.direct, :run), source: nil)
         end
-        fitted.with(direct: set(fitted.direct, :paragraph), mark: set(fitted.mark, :run), runs: runs.freeze, table: nil,
+        direct = without_marker(fitted, fitted.direct.merge(level), fitting)
+        fitted.with(direct: set(direct, :paragraph), mark: set(fitted.mark, :run), runs: runs.freeze, table: nil,
           source: nil)
+      end
+
+      # What goes on in an entry of a list without a marker of its own is in no list where a format can't say that; it
+      # stands where it stood.
+      def without_marker(paragraph, direct, fitting)
+        return direct if !direct.key?(:list_continues) || @terms.slots(:paragraph).include?(:list_continues)
+        bare = direct.without(:list_continues, :list_level).merge(list_id: 0)
+        seen = fitting.after.look(paragraph)
+        look = fitting.after.look(paragraph.with(direct: bare))
+        %i[indent_left first_line].inject(bare) { |set, name| Edits::Setting.put(set, name, seen[name], look) }
+      end
+
+      # An id that names a style, else nil.
+      def known(id)
+        id if (@known ||= ids.invert).key?(id)
+      end
+
+      # Without lengths that follow others: they are what they are.
+      def whole(paragraph)
+        runs = paragraph.runs.map do |run|
+          direct = settled_set(run.direct) { @came.run_look(run, paragraph) }
+          direct.equal?(run.direct) ? run : run.with(direct:)
+        end
+        paragraph.with(direct: settled_set(paragraph.direct) { @came.look(paragraph) }, runs: runs.freeze,
+          mark: settled_set(paragraph.mark) { @came.run_look(Document::Run.new("", nil, paragraph.mark), paragraph) })
+      end
+
+      def settled_set(set)
+        shares = set.values.select { |_, value| Length.share?(value) }
+        shares.empty? ? set : set.merge(yield.values.slice(*shares.keys))
       end
 
       def tables
@@ -138,19 +189,31 @@ module Norvel
       end
 
       def numbering
-        definitions = @document.numbering.definitions.transform_values do |definition|
-          definition.with(levels: definition.levels.transform_values { |level| level(level) },
-            style_id: ids[definition.style_id])
+        @numbering ||= begin
+          names = @terms.definition_ids(@document.numbering.definitions.keys)
+          definitions = @document.numbering.definitions.to_h do |id, definition|
+            levels = definition.levels.to_h { |number, level| [number, level(level, bound_to(id, number))] }
+            [names[id], definition.with(levels:, style_id: ids[definition.style_id])]
+          end
+          lists = @document.numbering.lists.transform_values do |list|
+            Document::Numbering::List.new(names[list.definition_id], list.starts,
+              list.overrides.transform_values { |level| level(level, level.style_id) })
+          end
+          Document::Numbering.new(definitions, lists)
         end
-        lists = @document.numbering.lists.transform_values do |list|
-          Document::Numbering::List.new(list.definition_id, list.starts,
-            list.overrides.transform_values { |level| level(level) })
-        end
-        Document::Numbering.new(definitions, lists)
       end
 
-      def level(level)
-        level.with(style_id: ids[level.style_id], paragraph: set(level.paragraph, :paragraph), run: set(level.run, :run))
+      def level(level, style_id)
+        level.with(style_id: ids[style_id], paragraph: set(level.paragraph, :paragraph), run: set(level.run, :run))
+      end
+
+      # The style that a level numbers: as it says, or the heading style that is at this level of it.
+      def bound_to(definition_id, number)
+        own = @document.numbering.definitions[definition_id].levels[number].style_id and return own
+        @document.sheet.styles.values.find { |style|
+          style.paragraph? && style.paragraph[:outline_level] == number + 1 && style.paragraph[:list_level] == number &&
+            @document.numbering.list(style.paragraph[:list_id])&.definition_id == definition_id
+        }&.id
       end
     end
   end

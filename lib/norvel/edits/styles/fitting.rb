@@ -19,6 +19,8 @@ module Norvel
         @known = {}
       end
 
+      attr_reader :after
+
       # The paragraph of +before+ as it stands in a style of +after+.
       def fit(was, style_id = was.style_id)
         now = was.with(style_id:, direct: paragraph_set(was, style_id), mark: mark(was))

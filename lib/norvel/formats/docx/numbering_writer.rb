@@ -76,6 +76,14 @@ module Norvel
           now.nil? ? @part.drop(node, name) : @part.set(@part.place(node, name), "val", now)
         end
 
+        # A level that one list has otherwise than its definition.
+        def replaced(node, number, level)
+          override = @part.children(node, "lvlOverride").find { |one| @part.attr(one, "ilvl").to_i == number } ||
+            @part.insert(node, @part.create("lvlOverride", "ilvl" => number))
+          made = override.add_child(@part.create("lvl", "ilvl" => number))
+          patch(made, NONE, level)
+        end
+
         def list(id, list)
           node = @part.insert(@part.root, @part.create("num", "numId" => id))
           @part.set(@part.place(node, "abstractNumId"), "val", list.definition_id)
@@ -83,6 +91,7 @@ module Norvel
             override = @part.insert(node, @part.create("lvlOverride", "ilvl" => level))
             override.add_child(@part.create("startOverride", "val" => start))
           end
+          list.overrides.each { |number, level| replaced(node, number, level) }
         end
       end
     end

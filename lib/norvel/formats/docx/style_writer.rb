@@ -58,6 +58,7 @@ module Norvel
 
         def added(style)
           node = @part.create("style", "type" => style.type)
+          @part.set(node, "default", "1") if style.default
           @part.set(node, "customStyle", "1") if style.custom
           @part.set(node, "styleId", style.id)
           @part.root.add_child(node)

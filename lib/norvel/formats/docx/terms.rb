@@ -5,8 +5,7 @@ module Norvel
     module Docx
       # What a Translation needs to know of WordprocessingML: its kinds of style, its names, ids and slots.
       module Terms
-        SLOTS = PropertyTable::CODECS.transform_values { |codecs| codecs.keys - Translation::OWN }
-          .then { |slots| slots.merge(paragraph: slots[:paragraph] + [:list_continues]) }.freeze
+        SLOTS = PropertyTable::CODECS.transform_values { |codecs| codecs.keys - Translation::OWN }.freeze
 
         module_function
 
@@ -34,6 +33,11 @@ module Norvel
           stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
           stem = "Style" if stem.empty?
           [stem, *(1..taken.size + 1).map { |number| "#{stem}#{number}" }].find { |id| !taken[id.downcase] }
+        end
+
+        # Definitions have numbers.
+        def definition_ids(ids)
+          ids.each_with_index.to_h { |id, number| [id, number.to_s] }
         end
 
         # A file has a base style of each kind.

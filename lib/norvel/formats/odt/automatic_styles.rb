@@ -6,7 +6,8 @@ module Norvel
       # The automatic styles of a part, for a writer. They are shared by whatever is set alike, so none is ever changed:
       # one with the wanted properties is looked for, and made when there is none (ISO/IEC 26300-1 3.15.3).
       class AutomaticStyles
-        STEMS = {"paragraph" => "P", "text" => "T"}.freeze
+        STEMS = {"paragraph" => "P", "text" => "T", "table" => "Table", "table-column" => "Column",
+                 "table-row" => "Row", "table-cell" => "Cell"}.freeze
         PLAIN = %w[style:name style:family style:parent-style-name].freeze
         NOTHING = Styles::PropertySet::EMPTY
 
@@ -37,6 +38,20 @@ module Norvel
           parent ? @part.set(made, "style:parent-style-name", parent) : @part.unset(made, "style:parent-style-name")
           yield made
           kept(made, "paragraph", parent)
+        end
+
+        # A style of another family (table, cell, column …) with these properties; nil where there are none.
+        def other(family, properties)
+          properties = properties.compact
+          return if properties.empty?
+          node = @part.create("style:style", "style:family" => family)
+          node.add_child(@part.create("style:#{family}-properties", properties))
+          kept(node, family, nil)
+        end
+
+        # The element of a style by its name, or nil.
+        def node(name, family)
+          styles.find { |one| @part.attr(one, "style:name") == name && @part.attr(one, "style:family") == family }
         end
 
         private

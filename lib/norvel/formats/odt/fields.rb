@@ -45,6 +45,18 @@ module Norvel
           end
         end
 
+        # The instruction of a contents list or list of captions.
+        def index(node, part)
+          source = node.element_children.find { |child| child.name.end_with?("-source") }
+          return "TOC \\h \\z \\c #{quoted(caption(source, part))}" unless node.name == "table-of-content"
+          levels = source ? (part.attr(source, "text:outline-level") || 3).to_i.clamp(1, 9) : 3
+          "TOC \\o \"1-#{levels}\" \\h \\z \\u"
+        end
+
+        def caption(source, part)
+          (source && part.attr(source, "text:caption-sequence-name")) || "Figure"
+        end
+
         def format(node, part)
           found = part.attr(node, "style:num-format")
           FORMATS[found] if found && PLAIN.fetch(node.name, "SEQ").match?(/PAGE|SEQ/)

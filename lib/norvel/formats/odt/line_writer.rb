@@ -33,6 +33,11 @@ module Norvel
           emit(paragraph, tokens)
         end
 
+        # Writes tokens into a new paragraph.
+        def fill(paragraph, tokens)
+          emit(paragraph, tokens)
+        end
+
         private
 
         # Characters, and what takes no room with the index of the character it stands before.

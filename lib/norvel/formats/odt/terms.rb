@@ -35,6 +35,10 @@ module Norvel
           Names.id(Names.encoded(name), style.type)
         end
 
+        def definition_ids(ids)
+          ids.to_h { |id| [id, id] }
+        end
+
         def defaults(styles)
           styles.map { |style| style.paragraph? ? style : style.with(default: false) }
         end

@@ -6,6 +6,7 @@ module Norvel
       # One story (the main text, a note, a header …) to paragraphs, in document order, through lists, sections, indexes,
       # tables and boxes (ISO/IEC 26300-1 5, 9). Text that was deleted stands apart and is no text.
       class TextReader
+        INDEXES = %w[table-of-content illustration-index table-index object-index].freeze
         THROUGH = %w[section table-of-content illustration-index table-index object-index user-index alphabetical-index
           bibliography index-body index-title].freeze
         ROW_GROUPS = %w[table-header-rows table-rows table-row-group].freeze
@@ -127,8 +128,27 @@ module Norvel
           when "p", "h" then paragraph(child, place)
           when "list" then list(child, place)
           when "numbered-paragraph" then numbered(child, place)
+          when *INDEXES then index(child, place)
           when *THROUGH then blocks(child, place)
           end
+        end
+
+        # A contents list or list of captions is a field that its entries are the result of.
+        def index(node, place)
+          first = @paragraphs.size
+          blocks(node, place)
+          return if @paragraphs.size == first
+          said = Fields.index(node, @part)
+          field = Document::Field.new(id: next_field, does: "contents", instruction: said, cached: nil)
+          anchored(first, field, at_end: false)
+          anchored(@paragraphs.size - 1, Document::FieldPart.new(role: "end"), at_end: true)
+        end
+
+        def anchored(ordinal, object, at_end:)
+          paragraph = @paragraphs[ordinal]
+          anchor = Document::Anchor.new(at_end ? paragraph.raw_text.size : 0, object)
+          anchors = at_end ? paragraph.anchors + [anchor] : [anchor] + paragraph.anchors
+          @paragraphs[ordinal] = paragraph.with(anchors: anchors.freeze)
         end
 
         # A drawing that stands on a page and in no paragraph: its words are read.

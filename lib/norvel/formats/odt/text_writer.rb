@@ -15,18 +15,14 @@ module Norvel
           @part = part
           @nodes = nodes
           @came, @document = documents
-          @automatic = automatic
-          @keys = keys
-          @worn = worn
-          @definitions = definitions
+          @writer = ParagraphWriter.new(part, documents, automatic, keys, worn, definitions)
           @lists = ListNesting.new(part, definitions)
           @made = {}
-          @restyled = !@came.sheet.equal?(@document.sheet) || !@came.numbering.equal?(@document.numbering)
         end
 
         # was, now: Document or Story. Returns whether anything was changed.
         def write(was, now)
-          return false if now.paragraphs.equal?(was.paragraphs) && !@restyled
+          return false if now.paragraphs.equal?(was.paragraphs) && !@writer.restyled?
           changed = false
           previous = nil
           places = {}
@@ -38,7 +34,7 @@ module Norvel
             put(node, previous, paragraph.container) if moved
             touched = patch(node, came, paragraph) | place(node, came, paragraph, moved, places[paragraph.container])
             changed ||= moved || touched
-            places[paragraph.container] = place_of(@document, paragraph)
+            places[paragraph.container] = @writer.place_of(@document, paragraph)
             previous = node
           end
           changed | remove_others(was, now)
@@ -75,61 +71,19 @@ module Norvel
         end
 
         def patch(node, was, now)
-          touched = kind(node, was, now)
-          return touched if was == now && !moved_stops?(was, now)
-          letters = shared_letters(now)
+          touched = @writer.kind(node, was, now)
+          return touched if was == now && !@writer.moved_stops?(was, now)
+          letters = @writer.shared_letters(now)
           before = was ? was.mark : NOTHING
-          style(node, was, now, before, letters) if was.nil? || was.style_id != now.style_id || was.direct != now.direct ||
-            before != letters || before != now.mark || moved_stops?(was, now)
+          @writer.dress(node, was, now, before, letters) if was.nil? || was.style_id != now.style_id || was.direct != now.direct ||
+            before != letters || before != now.mark || @writer.moved_stops?(was, now)
           runs(node, was, now, before, letters) unless was && was.runs == now.runs && before == letters
           true
         end
 
-        # --- what the element is ---
-
-        # Headings are elements of their own, with their level.
-        def kind(node, was, now)
-          return false if was == now && !@restyled
-          level = level(@document, now)
-          same = was && level(@came, was) == level && header?(@came, was) == header?(@document, now)
-          return false if same
-          node.node_name = level.zero? ? "p" : "h"
-          level.zero? ? @part.unset(node, "text:outline-level") : @part.set(node, "text:outline-level", level)
-          header?(@document, now) ? @part.set(node, "text:is-list-header", "true") :
-            @part.unset(node, "text:is-list-header")
-          true
-        end
-
-        def level(document, paragraph)
-          document.look(paragraph)[:outline_level]
-        end
-
-        # A heading that is not numbered where those of its level are.
-        def header?(document, paragraph)
-          level = level(document, paragraph)
-          level.positive? && document.cascade.list_of(paragraph).nil? &&
-            (paragraph.direct.key?(:list_id) || @definitions.numbered?(document, level))
-        end
-
-        # --- where it stands among lists ---
-
-        # [list id, level, without a marker?] of a paragraph that stands in a list block, nil for others: headings are
-        # numbered by their styles.
-        def place_of(document, paragraph)
-          id, level = document.cascade.list_of(paragraph)
-          return if id.nil?
-          heading = level(document, paragraph).positive?
-          return if heading && (!paragraph.direct.key?(:list_id) || outline?(document, id))
-          [id, level, paragraph.direct.key?(:list_continues)]
-        end
-
-        def outline?(document, id)
-          @definitions.headings?(document, document.numbering.list(id)&.definition_id)
-        end
-
         def place(node, was, now, moved, previous)
-          wanted = place_of(@document, now)
-          if !moved && (was ? place_of(@came, was) : nil) == wanted
+          wanted = @writer.place_of(@document, now)
+          if !moved && (was ? @writer.place_of(@came, was) : nil) == wanted
             @lists.seen(node)
             return false
           end
@@ -143,67 +97,16 @@ module Norvel
           @numbers ||= @document.numbering.numbers(@document)
         end
 
-        # --- how it is set ---
-
-        # What the paragraph's style may set on all letters: as far as every run is set so.
-        def shared_letters(paragraph)
-          runs = paragraph.runs.reject { |run| run.text.empty? }
-          return paragraph.mark if runs.empty?
-          paragraph.mark.slice(*paragraph.mark.keys.select { |slot|
-            runs.all? { |run| run.direct[slot] == paragraph.mark[slot] || words_of(run)[slot] }
-          })
-        end
-
-        # What the style of words of a run sets, with its bases.
-        def words_of(run)
-          @words ||= Hash.new do |known, id|
-            style = id && @document.sheet[id]
-            known[id] = style ? @document.sheet.chain(style).inject({}) { |set, one| set.merge(one.run.values) } : {}
-          end
-          @words[run.style_id]
-        end
-
-        def style(node, was, now, before, letters)
-          own = was && @worn.node(@part.attr(node, "text:style-name"))
-          parent = @keys[now.style_id]
-          direct = was ? was.direct : NOTHING
-          name = @automatic.paragraph(own, parent) do |made|
-            Formatting.write(made, :paragraph, direct, now.direct, @part,
-              indents: [indent(@came, was), indent(@document, now)])
-            Formatting.write(made, :run, before, letters, @part)
-          end
-          name ? @part.set(node, "text:style-name", name) : @part.unset(node, "text:style-name")
-        end
-
-        # Are its own tab stops counted from elsewhere, as its style has another indent?
-        def moved_stops?(was, now)
-          now.direct.key?(:tabs) && @restyled && indent(@came, was) != indent(@document, now)
-        end
-
-        # What tab stops are counted from.
-        def indent(document, paragraph)
-          return 0.0 unless paragraph
-          own = paragraph.direct[:indent_left]
-          own.is_a?(Float) ? own : Indents.of(document.sheet, paragraph.style_id)
-        end
 
         def runs(node, was, now, before, letters)
           came = was ? was.runs : []
-          writer = LineWriter.new(@part, ->(run) { span(run, letters) })
+          writer = LineWriter.new(@part, ->(run) { @writer.span(run, letters) })
           writer.write(node, came, was ? @nodes.pieces[was.source] : [], now.runs) do |run|
             old = run.source && came[run.source]
             old && before == letters && old.style_id == run.style_id && old.direct == run.direct
           end
         end
 
-        # The style of a span for a run, over what the paragraph's style sets on its letters.
-        def span(run, letters)
-          said = words_of(run)
-          own = run.direct.without(*letters.keys.select { |slot|
-            run.direct[slot] == letters[slot] && !said.key?(slot)
-          })
-          @automatic.text(@keys[run.style_id], own)
-        end
 
         # --- order ---
 

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    # A document as a file of another format, with what was not carried. What is written is read again: no word may be
+    # missing, and what looks otherwise is told.
+    class Conversion
+      PRIVATE = /[\uE000-\uF8FF]/
+
+      # target: a Format that differs from the document's
+      def initialize(document, target)
+        @document = document
+        @target = target
+        @report = Carried.new
+      end
+
+      # Raises Unwritable.
+      def written
+        bytes = @target.builder.call(translated, @report)
+        again = Formats.read(bytes, name: @document.name)
+        refuse unless words(@document) == words(again)
+        compare(again)
+        Written.new(bytes, @report)
+      rescue UnreadableFile => error
+        raise Unwritable, "The file that was written can't be read back, so it was not handed over: #{error.message}"
+      end
+
+      private
+
+      def translated
+        @translated ||= Translation.new(@document, @target).document
+      end
+
+      def refuse
+        raise Unwritable, "The file that was written does not read back with the same words, so it was not handed over."
+      end
+
+      # The words of the text in order, and those of each part beside it that is shown.
+      def words(document)
+        told = Odt::Retold.of(document)
+        [joined(told.paragraphs), told.stories.map { |story| [story.kind, joined(story.paragraphs)] }
+          .reject { |_, text| text.empty? }.sort]
+      end
+
+      def joined(paragraphs)
+        paragraphs.map { |paragraph| paragraph.text.gsub(PRIVATE, "") }.join(" ").split(/[\s\u00A0]+/).reject(&:empty?)
+          .join(" ")
+      end
+
+      # What looks otherwise for a reader, property by property; markers that show another number.
+      def compare(again)
+        return if again.paragraphs.size != translated.paragraphs.size
+        differing = Hash.new(0)
+        translated.paragraphs.zip(again.paragraphs) do |was, now|
+          properties(was, now, again).each { |label| differing[label] += 1 }
+        end
+        differing.each { |label, count| @report.approximate(label, "not quite the same", count:) }
+      end
+
+      def properties(was, now, again)
+        found = translated.look(was).differences(again.look(now), :paragraph).map(&:label)
+        found << "numbers and bullets of lists" if @document.markers[was.id] != again.markers[now.id]
+        pairs = [[translated, was], [again, now]].map { |document, paragraph| document.letter_look(paragraph) }
+        found | pairs.first.differences(pairs.last, :run).map(&:label)
+      end
+    end
+  end
+end

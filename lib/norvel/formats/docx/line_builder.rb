@@ -1,0 +1,168 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # The contents of a paragraph that comes from another format as elements of WordprocessingML: runs, links, fields,
+      # places with names, and an element for every object.
+      class LineBuilder
+        TEXT = /[\t\n\f\v\u00AD\u2011]|[^\t\n\f\v\u00AD\u2011]+/
+        MADE = {"\t" => ["tab", {}], "\n" => ["br", {}], "\f" => ["br", {"type" => "page"}],
+                "\v" => ["br", {"type" => "column"}], "\u00AD" => ["softHyphen", {}],
+                "\u2011" => ["noBreakHyphen", {}]}.freeze
+        CONTROL = /[\x00-\x08\x0b\x0c\x0e-\x1f]/
+        NOTHING = Styles::PropertySet::EMPTY
+        NO_RUN = Document::Run.new("", nil, NOTHING)
+
+        # builder: BodyBuilder
+        def initialize(part, builder, report)
+          @part = part
+          @builder = builder
+          @report = report
+        end
+
+        # Fills a paragraph's element. place: its number, for the report
+        def fill(node, paragraph, place)
+          @place = place
+          @holders = {}
+          anchors = paragraph.anchors.sort_by.with_index { |anchor, index| [anchor.place, index] }
+          length = 0
+          paragraph.runs.each do |run|
+            run.pieces.each do |piece|
+              anchors.shift(anchors.count { |one| one.place <= length }).each { |one| anchor(node, one.object) }
+              size = piece.is_a?(String) ? piece.size : 1
+              part_of(piece, size, anchors, length) { |some| add(node, some, run) }
+              length += size
+            end
+          end
+          anchors.each { |one| anchor(node, one.object) }
+        end
+
+        private
+
+        # Letters between which something stands are told in parts.
+        def part_of(piece, size, anchors, length)
+          cuts = piece.is_a?(String) ? anchors.map { |one| one.place - length }.select { |at| at.between?(1, size - 1) } : []
+          return yield(piece) if cuts.empty?
+          yield(piece[0, cuts.first])
+          rest = Document::Run.new(piece[cuts.first..], nil, NOTHING)
+          yield(rest.text)
+        end
+
+        def add(node, piece, run)
+          piece = Document::Separator::BY_CHARACTER.key(piece) if piece.is_a?(Document::Separator)
+          return if piece == ""
+          holder = holder(node, run.within)
+          return letters(holder, piece, run) if piece.is_a?(String)
+          element = @builder.element(piece, @part, @place) or return
+          made = holder.add_child(made_run(run, piece))
+          made.add_child(element)
+        end
+
+        def letters(holder, text, run)
+          node = holder.add_child(made_run(run))
+          text.gsub(CONTROL) { |char| MADE.key?(char) ? char : "" }.scan(TEXT) do |some|
+            name, attributes = MADE[some]
+            node.add_child(name ? @part.create(name, attributes) : text(some))
+          end
+        end
+
+        def text(letters)
+          node = @part.create("t")
+          node.content = letters
+          node["xml:space"] = "preserve" if letters.match?(/\A\s|\s\z|\s\s/)
+          node
+        end
+
+        # A note's mark stands above the line, whatever its words say.
+        def made_run(run, object = nil)
+          node = @part.create("r")
+          mark = object.is_a?(Document::NoteMark)
+          style = mark ? @builder.mark_style(object) || run.style_id : run.style_id
+          @part.set(@part.place(@part.place(node, "rPr"), "rStyle"), "val", style) if style
+          direct = (mark && @builder.mark_style(object).nil?) ? run.direct.merge(position: "super") : run.direct
+          Formatting.write(node, "rPr", :run, NOTHING, direct, @part)
+          node
+        end
+
+        # The element that words stand in: a link, a field, or the paragraph.
+        def holder(node, within)
+          within.inject(node) do |outer, value|
+            known = @holders[value]
+            next known if known && known.parent == outer && outer.element_children.last == known
+            made = element(value) or next outer
+            @holders[value] = outer.add_child(made)
+          end
+        end
+
+        def element(value)
+          case value
+          when Document::Link then link(value)
+          when Document::Field then field(value)
+          end
+        end
+
+        def link(link)
+          return @part.create("hyperlink", "anchor" => link.bookmark) unless link.address
+          node = @part.create("hyperlink")
+          node["r:id"] = @builder.relationship(@part, "hyperlink", link.address, external: true)
+          @part.set(node, "tooltip", link.title) if link.title
+          node
+        end
+
+        def field(field)
+          if field.instruction.to_s.empty?
+            @report.lost("computed text, kept as words", place: @place)
+            return
+          end
+          @part.create("fldSimple", "instr" => " #{field.instruction} ")
+        end
+
+        # --- what takes no room ---
+
+        def anchor(node, object)
+          case object
+          when Document::Bookmark then bookmark(node, object)
+          when Document::CommentMark
+            name = (object.edge == "start") ? "commentRangeStart" : "commentRangeEnd"
+            node.add_child(@part.create(name, "id" => object.comment))
+          when Document::Field then begun(node, object)
+          when Document::FieldPart then sign(node, "end") if object.role == "end"
+          when Document::Equation then equation(node, object)
+          end
+        end
+
+        def bookmark(node, object)
+          id, name = @builder.bookmark(object)
+          return node.add_child(@part.create("bookmarkEnd", "id" => id)) if object.edge == "end"
+          node.add_child(@part.create("bookmarkStart", "id" => id, "name" => name))
+        end
+
+        # A field that spans paragraphs.
+        def begun(node, field)
+          sign(node, "begin")
+          run = node.add_child(@part.create("r"))
+          instruction = run.add_child(@part.create("instrText"))
+          instruction["xml:space"] = "preserve"
+          instruction.content = " #{field.instruction} "
+          sign(node, "separate")
+        end
+
+        def sign(node, type)
+          node.add_child(@part.create("r")).add_child(@part.create("fldChar", "fldCharType" => type))
+        end
+
+        def equation(node, object)
+          math = node.add_child(@part.xml.create_element("oMath"))
+          math.namespace = @part.root.add_namespace_definition("m", Blank::MATH)
+          run = math.add_child(@part.xml.create_element("r"))
+          run.namespace = math.namespace
+          text = run.add_child(@part.xml.create_element("t"))
+          text.namespace = math.namespace
+          text.content = object.text
+          @report.approximate("formulas", "kept as their text in a formula")
+        end
+      end
+    end
+  end
+end

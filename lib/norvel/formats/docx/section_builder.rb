@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # A section of the document as the element that ends it (ISO/IEC 29500-1 17.6).
+      class SectionBuilder
+        HEADS = {header: "headerReference", footer: "footerReference"}.freeze
+        STARTS = Sections::STARTS.invert.freeze
+
+        # heads: ->(kind, which) { the relationship of a head or foot, or nil }
+        def initialize(part, heads)
+          @part = part
+          @heads = heads
+        end
+
+        def build(section)
+          node = @part.create("sectPr")
+          references(node, section)
+          set(node, "type", "val" => STARTS[section.starts]) unless section.starts == "next_page"
+          size = set(node, "pgSz", "w" => twips(section.width), "h" => twips(section.height))
+          @part.set(size, "orient", "landscape") if section.landscape?
+          set(node, "pgMar", "top" => twips(section.margin_top), "right" => twips(section.margin_right),
+            "bottom" => twips(section.margin_bottom), "left" => twips(section.margin_left),
+            "header" => twips(section.header), "footer" => twips(section.footer), "gutter" => 0)
+          numbers(node, section)
+          if section.columns > 1
+            set(node, "cols", "num" => section.columns, "space" => twips(section.column_gap))
+          end
+          set(node, "titlePg") if section.title_page
+          node
+        end
+
+        private
+
+        def references(node, section)
+          HEADS.each do |kind, name|
+            section.heads.fetch(kind, {}).each do |which, id|
+              relation = @heads.call(id) or next
+              reference = set(node, name, "type" => which.to_s)
+              reference["r:id"] = relation
+            end
+          end
+        end
+
+        def numbers(node, section)
+          format = Sections::FORMATS.key(section.number_format) unless section.number_format == "decimal"
+          return unless format || section.number_start
+          set(node, "pgNumType", {"fmt" => format, "start" => section.number_start}.compact)
+        end
+
+        def set(node, name, attributes = {})
+          node.add_child(@part.create(name, attributes))
+        end
+
+        def twips(points)
+          Length.whole(points, "twip")
+        end
+      end
+    end
+  end
+end

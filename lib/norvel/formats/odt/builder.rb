@@ -1,0 +1,172 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Odt
+      # A document that comes from another format as a new OpenDocument text, whole and by itself. The document is in the
+      # terms of OpenDocument already (Translation).
+      class Builder
+        PICTURES = {".png" => "image/png", ".jpg" => "image/jpeg", ".jpeg" => "image/jpeg", ".gif" => "image/gif",
+                    ".svg" => "image/svg+xml", ".bmp" => "image/bmp", ".tif" => "image/tiff"}.freeze
+
+        # document: to be written; blank: the file that is filled, read; page_styles: names of masters made
+        attr_reader :document, :blank, :reader, :report, :page_styles
+
+        # flat: as one XML file; report: Carried
+        def initialize(document, report, flat: false)
+          @document = document
+          @report = report
+          @flat = flat
+          @reader = Reader.new(Package.new(flat ? Blank.flat : Blank.container), name: document.name, keep_nodes: true)
+          @blank = @reader.document
+          @package = @reader.package
+          @pictures = {}
+          @counts = Hash.new(0)
+          @page_styles = []
+          @bytes_of = {}
+        end
+
+        def bytes
+          definitions.write
+          styles
+          @masters = MasterBuilder.new(self).build
+          body = @package.text
+          BodyBuilder.new(self, @package.content).fill(body, document.blocks)
+          sequences(body)
+          information
+          @flat ? flat : packed
+        end
+
+        # --- what its parts ask ---
+
+        def keys
+          @keys ||= Keys.new(document.sheet, {})
+        end
+
+        def definitions
+          @definitions ||= ListDefinitions.new(document, blank, reader, keys)
+        end
+
+        def automatic(part)
+          @automatic ||= Hash.new { |all, one| all[one] = AutomaticStyles.new(one, @package) }.compare_by_identity
+          @automatic[part]
+        end
+
+        # A section of the styles' part.
+        def section(name)
+          @package.section(@package.styles, name)
+        end
+
+        def numbers
+          @numbers ||= document.numbering.numbers(document)
+        end
+
+        # The blocks in a cell or box.
+        def blocks_in(container)
+          @blocks ||= Document::Blocks.new(document.paragraphs, document.tables)
+          @blocks.in(container)
+        end
+
+        # The number of a paragraph of the text, nil for others.
+        def place(paragraph)
+          document.position(paragraph.id) + 1 unless Document::Story.id?(paragraph.id)
+        end
+
+        # Is the comment about words, and not a place alone?
+        def ranged?(comment)
+          @ranged ||= document.paragraphs.flat_map { |one| one.anchors.map(&:object) }
+            .select { |object| object.is_a?(Document::CommentMark) && object.edge == "end" }.to_h { |one| [one.comment, true] }
+          @ranged.key?(comment)
+        end
+
+        # Where an image's bytes stand in the new file.
+        def picture(path)
+          @pictures[path] ||= begin
+            bytes = document.source.read(path) or return
+            @bytes_of["Pictures/#{@pictures.size + 1}#{File.extname(path).downcase}"] = bytes
+            @bytes_of.keys.last
+          end
+        end
+
+        {next_image: :image, next_table: :table, next_index: :index}.each do |name, kind|
+          define_method(name) { @counts[kind] += 1 }
+        end
+
+        # The number of the next note of a kind.
+        def next_note(kind)
+          @counts[kind] += 1
+        end
+
+        # The first paragraph of a section begins a page of its master.
+        def start_page(node, paragraph, part)
+          return unless part.equal?(@package.content) && paragraph.container.nil? && !Document::Story.id?(paragraph.id)
+          return if @section == paragraph.section
+          @section = paragraph.section
+          master = @masters[@section] or return
+          start = document.sections[@section - 1]&.number_start
+          return if @section == 1 && start.nil? && master == Masters::USUAL
+          restyle(node, part, master, start)
+        end
+
+        private
+
+        def restyle(node, part, master, start)
+          name = part.attr(node, "text:style-name")
+          own = automatic(part).node(name, "paragraph")
+          parent = own ? part.attr(own, "style:parent-style-name") : name
+          made = automatic(part).paragraph(own, parent) do |style|
+            part.set(style, "style:master-page-name", master)
+            next unless start
+            holder = part.child(style, "style:paragraph-properties") ||
+              style.prepend_child(part.create("style:paragraph-properties"))
+            part.set(holder, "style:page-number", start)
+          end
+          part.set(node, "text:style-name", made)
+        end
+
+        def styles
+          part = @package.styles
+          writer = StyleWriter.new(part, section("office:styles"), [], keys) { |style| definitions.of_style(style) }
+          writer.write(blank.sheet, document.sheet)
+          holder = part.children(section("office:styles"), "style:default-style").first or return
+          properties = part.place(holder, "style:paragraph-properties")
+          part.set(properties, "style:tab-stop-distance", Codecs::Measure.text(document.settings.default_tab_stop))
+        end
+
+        # Captions count by names that are declared before the text.
+        def sequences(body)
+          part = @package.content
+          names = body.xpath(".//*[local-name()='sequence']").map { |node| part.attr(node, "text:name") }.uniq
+          return if names.empty?
+          holder = body.prepend_child(part.create("text:sequence-decls"))
+          names.each do |name|
+            holder.add_child(part.create("text:sequence-decl", "text:display-outline-level" => "0", "text:name" => name))
+          end
+        end
+
+        def information
+          part = @package.meta
+          Information.write(part, @package.section(part, "office:meta"), blank.info, document.info)
+        end
+
+        def packed
+          parts = @package.parsed.select { |part| part.path.end_with?("content.xml", "styles.xml", "meta.xml") }
+          types = @bytes_of.keys.to_h { |path| [path, PICTURES.fetch(File.extname(path), "")] }
+          Archive.build({**parts.to_h { |part| [part.path, part.bytes] }, **@bytes_of,
+                         "META-INF/manifest.xml" => Blank.manifest(types)}, first: ["mimetype", TYPE])
+        end
+
+        # Pictures stand in the file itself.
+        def flat
+          part = @package.content
+          part.root.xpath(".//*[local-name()='image']").each do |node|
+            bytes = @bytes_of[part.attr(node, "xlink:href")] or next
+            node.attribute_nodes.each(&:remove)
+            node.add_child(part.create("office:binary-data")).content = [bytes].pack("m0")
+          end
+          part.bytes
+        end
+      end
+    end
+  end
+end
