@@ -87,10 +87,19 @@ module Norvel
           return "" if id.zero?
           definition = @document.numbering.list(id)&.definition_id
           return if definition.nil? || definition == heading_definition || definition == ListReader::OUTLINE
-          name(definition, @package.styles)
+          common_name(definition)
         end
 
         private
+
+        # A common style can only name a common list style.
+        def common_name(id)
+          own, node = @nodes[id]
+          return own.attr(node, "style:name") if node && node.parent.name == "styles"
+          definition = @document.numbering.definitions.fetch(id)
+          style = definition.style_id && @document.sheet[definition.style_id]
+          add_common(id, style&.name || free_shown, definition)
+        end
 
         # The definition that headings are numbered by: one level of it is bound to each of their styles.
         def heading_definition
@@ -157,14 +166,14 @@ module Norvel
         def make(id, part)
           definition = @document.numbering.definitions.fetch(id)
           style = definition.style_id && @document.sheet[definition.style_id]
-          style ? add_common(id, style, definition) : add(part, definition)
+          style ? add_common(id, style.name, definition) : add(part, definition)
         end
 
-        def add_common(id, style, definition)
+        def add_common(id, shown, definition)
           part, holder = common
-          name = @keys[style.id]
+          name = Names.encoded(shown)
           node = part.create("text:list-style", "style:name" => name,
-            "style:display-name" => (style.name unless style.name == name))
+            "style:display-name" => (shown unless shown == name))
           @nodes[id] = [part, fill(part, holder, node, definition)]
           (@made ||= {})[[name, @package.content]] = definition
           name
@@ -183,6 +192,12 @@ module Norvel
           ListWriter.new.write(part, node, nil, definition)
           @touched << part
           node
+        end
+
+        def free_shown
+          part, holder = common
+          taken = part.children(holder, "text:list-style").map { |node| part.attr(node, "style:name") }
+          (1..).lazy.map { |number| "Numbering#{number}" }.find { |one| !taken.include?(one) }
         end
 
         def common

@@ -52,11 +52,18 @@ module Norvel
         # [list id, level, without a marker?] of a paragraph that stands in a list block, nil for others: headings are
         # numbered by their styles.
         def place_of(document, paragraph)
-          id, level = document.cascade.list_of(paragraph)
+          id, number = document.cascade.list_of(paragraph)
           return if id.nil?
-          heading = level(document, paragraph).positive?
-          return if heading && (!paragraph.direct.key?(:list_id) || outline?(document, id))
-          [id, level, paragraph.direct.key?(:list_continues)]
+          level = level(document, paragraph)
+          return if level.positive? && number == level - 1 && numbered_as_heading?(document, paragraph, id)
+          [id, number, paragraph.direct.key?(:list_continues)]
+        end
+
+        def numbered_as_heading?(document, paragraph, id)
+          return true if outline?(document, id)
+          return false if paragraph.direct.key?(:list_id)
+          style = document.style_of(paragraph)
+          document.cascade.of_style(style, :paragraph)[:outline_level].positive?
         end
 
         def outline?(document, id)
