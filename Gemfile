@@ -7,6 +7,8 @@ gem "nokogiri", "~> 1.18.0"
 gem "rubyzip", "~> 2.4.1"
 gem "zeitwerk", "~> 2.6.0"
 gem "json_schemer", "~> 2.4"
+gem "kramdown", "~> 2.5" # Markdown
+gem "kramdown-parser-gfm", "~> 1.1" # fences, tables and strikethrough as people write them
 gem "ttfunk", "~> 1.8" # metrics of the fonts that ship
 
 # The web application.

@@ -16,6 +16,11 @@ module Norvel
       text.scrub("").gsub(SPACES, " ").gsub(FORBIDDEN, "")
     end
 
+    # The same with line breaks left as they are, without signs that the model has.
+    def legal_with_breaks(text)
+      text.split("\n", -1).map { |line| typed(line) }.join("\n")
+    end
+
     # The same without the signs that stand for images, notes and fields in the model (Document::Run).
     def typed(text)
       legal(text).gsub(SIGNS, "")

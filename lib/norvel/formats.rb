@@ -36,32 +36,49 @@ module Norvel
         @all ||= [Odt::FORMAT, Odt::FLAT, Docx::FORMAT].freeze
       end
 
+      # Every MarkupFormat: text without styles, which is dressed in those of a template.
+      def markups
+        @markups ||= [Markdown::MARKUP, Html::MARKUP, PlainText::MARKUP].freeze
+      end
+
       # {".docx" => Format, …}
       def by_extension
-        @by_extension ||= all.flat_map { |format| format.extensions.keys.map { |extension| [extension, format] } }.to_h
+        @by_extension ||= (all + markups).flat_map { |format| format.extensions.keys.map { |one| [one, format] } }.to_h
           .freeze
       end
 
+      # Of documents; of all that can be brought in.
       def extensions
+        all.flat_map { |format| format.extensions.keys }
+      end
+
+      def every_extension
         by_extension.keys
       end
 
-      # The usual extensions as a sentence has them: ".docx".
+      # The usual extensions as a sentence has them: ".docx, .odt or .fodt".
       def spoken
-        all.map(&:extension).join(" or ")
+        endings = [Docx::FORMAT, Odt::FORMAT, Odt::FLAT].map(&:extension)
+        "#{endings[0..-2].join(", ")} or #{endings.last}"
       end
 
       # By its key. Raises Refused.
       def [](name)
-        all.find { |format| format.name == name } or raise Refused, "Norvel knows no format “#{name}”."
+        (all + markups).find { |format| format.name == name } or raise Refused, "Norvel knows no format “#{name}”."
+      end
+
+      # The MarkupFormat that a file's name says, where its bytes are no document; nil for documents.
+      def markup(bytes, name)
+        found = by_extension[File.extname(name).downcase]
+        found if found.is_a?(MarkupFormat) && all.none? { |format| format.marks.call(bytes) }
       end
 
       # The document in a file. Raises UnreadableFile.
-      def read_file(path)
+      def read_file(path, template: nil)
         raise UnreadableFile, "There is no file #{path}." unless File.exist?(path)
         raise UnreadableFile, "#{path} is a folder, not a file." if File.directory?(path)
         Container.refuse_larger(File.size(path), File.basename(path))
-        read(File.binread(path), name: File.basename(path))
+        read(File.binread(path), name: File.basename(path), template:)
       rescue SystemCallError => error
         raise UnreadableFile, "#{path} could not be opened: #{error.message.split(" @ ").first}."
       end
@@ -71,15 +88,20 @@ module Norvel
         all.find { |known| known.marks.call(bytes) } or raise UnreadableFile, Signature.complaint(bytes)
       end
 
-      # Raises UnreadableFile.
-      def read(bytes, name:)
+      # template: a Document that a text without styles is dressed in; the plainest that ships where none is given. Raises
+      # UnreadableFile.
+      def read(bytes, name:, template: nil)
+        markup = markup(bytes, name)
+        return dressed(markup.read(bytes), template || Template.plain, name) if markup
         of(bytes).reader.call(bytes, name:)
       end
 
       # The document as a file of a format, read back and found to hold the same words, and the same objects where it is
       # the format it came in. Raises Unwritable.
       def write(document, as: document.format)
-        return Conversion.new(document, self[as]).written unless as == document.format
+        target = self[as]
+        return Undressed.new(document, target).written if target.is_a?(MarkupFormat)
+        return Conversion.new(document, target).written unless as == document.format && document.source.respond_to?(:bytes)
         written = self[as].writer.call(document)
         retold = self[as].retold
         again = retold.call(read_back(written.bytes, document))
@@ -104,6 +126,13 @@ module Norvel
       end
 
       private
+
+      # A text without styles as a file of its template's format, read.
+      def dressed(text, template, name)
+        report = Carried.new
+        loose = Markup::Dressing.new(text, template, name:, report:).document
+        read(Conversion.new(loose, self[template.format]).written.bytes, name: File.basename(name, ".*"))
+      end
 
       def read_back(bytes, document)
         read(bytes, name: document.name)

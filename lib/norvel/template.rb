@@ -19,6 +19,18 @@ module Norvel
       Formats.read_file(shipped.fetch(name, name))
     end
 
+    PLAIN = "ravelmouth-report"
+
+    # What a text without styles is dressed in where nothing else is asked for.
+    def plain
+      @plain ||= find(PLAIN)
+    end
+
+    # A template in the terms of a document's format, so that its styles can be taken along.
+    def in_terms_of(document, template)
+      Formats::Translation.new(template, Formats[document.format]).document
+    end
+
     # The bytes of a template with the styles and page set-up of a document.
     def bytes(document)
       Formats.template(document)

@@ -6,16 +6,6 @@ module Norvel
     # slots that it has, and every paragraph and word looking as it did by that format's own rules of how levels combine.
     # What stands in the text is the same.
     class Translation
-      # Names that say the same in each (formats by their rules, the usual names of styles: common practice).
-      NAMES = {
-        "Normal" => "Standard", "Body Text" => "Text body", "TOC Heading" => "Contents Heading",
-        **(1..9).to_h { |level| ["TOC #{level}", "Contents #{level}"] }, "Table of Figures" => "Illustration Index 1",
-        "Footnote Text" => "Footnote", "Endnote Text" => "Endnote", "Footnote Reference" => "Footnote anchor",
-        "Endnote Reference" => "Endnote anchor", "Quote" => "Quotations", "Bibliography" => "Bibliography 1",
-        "Hyperlink" => "Internet link", "FollowedHyperlink" => "Visited Internet Link",
-        "Strong" => "Strong Emphasis", "List Bullet" => "List 1", "List Number" => "Numbering 1",
-        "HTML Preformatted" => "Preformatted Text", "Index Heading" => "Index Heading"
-      }.freeze
       STRUCTURE = %i[outline_level list_id list_level list_continues tabs].freeze
       # Slots that say a property in a way of one format alone.
       OWN = (Styles::Properties.all.select(&:part_of).map(&:name) -
@@ -89,7 +79,7 @@ module Norvel
       def names
         taken = {}
         styles.to_h do |style|
-          wanted = @terms.name(NAMES, style.name, style.default && style.paragraph?)
+          wanted = @terms.name(Styles::Equivalents::NAMES, style.name, style.default && style.paragraph?)
           found = [wanted, "#{wanted} Char", *(2..99).map { |number| "#{wanted} #{number}" }]
             .find { |one| !taken[[@terms.shared_names? || style.type, one.downcase]] }
           taken[[@terms.shared_names? || style.type, found.downcase]] = true

@@ -67,10 +67,11 @@ module Norvel
       # What a file's base style is called, by its writer.
       BASES = /\A(?:normal|standard|default(?: paragraph style| style)?)\z/i
 
-      # The paragraph style that a name from elsewhere means: the one of that name; for the name of a base style the
-      # default one, however this file calls it; nil when there is none.
+      # The paragraph style that a name from elsewhere means: the one of that name, or of the name that it has in files of
+      # another kind; for the name of a base style the default one, however this file calls it; nil when there is none.
       def called(name)
-        named(name, "paragraph") || (default if BASES.match?(name))
+        other = Equivalents.other(name)
+        named(name, "paragraph") || (other && named(other, "paragraph")) || (default if BASES.match?(name))
       end
 
       # The style of the other kind that is one with this one: text and words in it change together (17.7.4.6). Each

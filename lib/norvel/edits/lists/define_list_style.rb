@@ -27,6 +27,7 @@ module Norvel
       def change(document)
         refuse_name(document, @name)
         id = document.free_style_id(@name)
+        levels = DefineListStyle.levels(@form)
         numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels, id))
         numbering, list_id = numbering.add(Document::Numbering::List.new(definition_id))
         style = Styles::Style.new(id:, name: @name, type: "numbering",
@@ -39,12 +40,11 @@ module Norvel
         "Make the list style #{@name}"
       end
 
-      private
-
-      def levels
+      # {number from 0 => Document::ListLevel} of a form.
+      def self.levels(form)
         (0...LEVELS).to_h do |number|
-          format, text = FORMS[@form].last.call(number)
-          width = STEP * ((@form == "decimal") ? 1 + (number * 0.5) : 1)
+          format, text = FORMS.fetch(form).last.call(number)
+          width = STEP * ((form == "decimal") ? 1 + (number * 0.5) : 1)
           paragraph = Styles::PropertySet.of(indent_left: (STEP * number) + width, first_line: -width)
           [number, Document::ListLevel.new(format:, text:, paragraph:)]
         end

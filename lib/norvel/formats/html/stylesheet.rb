@@ -66,6 +66,12 @@ module Norvel
           {"font-size" => length(letters[:size]), "line-height" => "var(--line,calc(var(--lines,1)*#{natural}))"}
         end
 
+        # The stand-in for a font that ships with the application, and its kind.
+        def family(look)
+          stand_in = Norvel::Fonts.stand_in(look[:font])
+          "\"#{stand_in.family}\", #{GENERIC.fetch(stand_in.kind, "sans-serif")}"
+        end
+
         private
 
         def length(points)
@@ -75,11 +81,6 @@ module Norvel
         def lines(spacing)
           return {"--lines" => spacing[:value].round(4).to_s} if spacing[:rule] == "multiple"
           {"--line" => length(spacing[:value])}
-        end
-
-        def family(look)
-          stand_in = Norvel::Fonts.stand_in(look[:font])
-          "\"#{stand_in.family}\", #{GENERIC.fetch(stand_in.kind, "sans-serif")}"
         end
 
         def mapped(table, look)

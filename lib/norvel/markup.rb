@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Norvel
+  # Text in markup, before it wears any style: what its paragraphs are, and what is set apart in them. Readers of markup
+  # make it, a Dressing puts it in the styles of a template.
+  module Markup
+    # A stretch of words. text: with LF for a line break; marks: {bold: true, …} as property sets have them, and code:
+    # true; link: an address or "#place"; note: the key of a note that stands here; image: Image
+    Piece = Value.define(:text, :marks, :link, :note, :image, text: "", marks: {}.freeze)
+
+    # A paragraph or table. role: of Roles, or "table"; place: a ListPlace or nil; rows: of a table, each [Cell, …]
+    Block = Value.define(:role, :pieces, :place, :rows, :caption, pieces: [].freeze) do
+      def text
+        pieces.map(&:text).join
+      end
+
+      def blank?
+        role != "table" && pieces.none? { |piece| piece.note || piece.image || piece.text.match?(/\S/) }
+      end
+    end
+
+    # Where a paragraph stands among lists: key is one for all paragraphs of a list; ordered: has it numbers? start: the
+    # first of them; level from 0; continues: is it a further paragraph of its entry?
+    ListPlace = Value.define(:key, :ordered, :start, :level, :continues, start: 1, level: 0, continues: false)
+
+    # A cell of a table: what stands in it, is it a heading, how many columns and rows it spans.
+    Cell = Value.define(:blocks, :header, :columns, :rows, header: false, columns: 1, rows: 1)
+
+    # An image: its description, its bytes where they came along, the address where not.
+    Image = Value.define(:description, :bytes, :address)
+
+    # The whole: blocks in order; notes: {key => blocks}; info: {title:, author:, date:, language:} as far as it is said.
+    Text = Value.define(:blocks, :notes, :info, notes: {}.freeze, info: {}.freeze) do
+      def words
+        [blocks, *notes.values].flatten.flat_map { |block| Markup.words_of(block) }
+      end
+    end
+
+    # The words of a block, in order.
+    def self.words_of(block)
+      return block.text.split unless block.role == "table"
+      block.caption.to_s.split + block.rows.flatten.flat_map { |cell| cell.blocks.flat_map { |one| words_of(one) } }
+    end
+  end
+end
