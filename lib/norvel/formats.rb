@@ -14,8 +14,9 @@ module Norvel
     # retold       ->(document) { the document as a file of this format tells it, to be compared with what was written }
     # terms        what a Translation needs to know of it
     # builder      ->(document in its terms, Carried) { bytes of a new file }
+    # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both exist
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules, :retold, :terms,
-      :builder,
+      :builder, :kinds,
       retold: ->(document) { document }) do
       def extension
         extensions.keys.first
@@ -111,6 +112,14 @@ module Norvel
             "so it was not handed over."
         end
         written
+      end
+
+      # The same as a file of this name: its ending says the format, and whether it is a template.
+      def write_for(document, path)
+        format = for_path(path)
+        written = write(document, as: format.name)
+        return written unless format.kinds
+        Written.new(format.kinds.call(written.bytes, File.extname(path).downcase), written.carried)
       end
 
       # The bytes of a template: styles and page set-up of a document without what it says.

@@ -49,13 +49,13 @@ module Norvel
         (number == 1) ? @arguments.first : @arguments
       end
 
-      def read(path)
-        Formats.read_file(path)
+      def read(path, template: nil)
+        Formats.read_file(path, template:)
       end
 
       # Writes whole or not at all: into a file beside it, read back, then renamed.
       def write(document, path)
-        written = Formats.write(document, as: Formats.for_path(path).name)
+        written = Formats.write_for(document, path)
         temporary = "#{path}.#{Process.pid}.part"
         File.binwrite(temporary, written.bytes)
         File.rename(temporary, path)

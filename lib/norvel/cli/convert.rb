@@ -2,17 +2,56 @@
 
 module Norvel
   module CLI
-    # Writes a file in the format that the output's extension names.
+    # Writes a file in the format that the output's extension names, dressed in a template if one is given, and tells what
+    # was not carried.
     class Convert < Command
-      USAGE = "convert FILE OUT"
+      USAGE = "convert FILE OUT [--template T] [--json]"
 
       private
+
+      def options(parser)
+        json_option(parser)
+        parser.on("--template T", "a shipped template's name or a file") { |name| @options[:template] = name }
+      end
 
       def perform
         path, output = positional(2)
         Formats.for_path(output)
-        write(read(path), output)
+        document = dressed(path)
+        written = write(document, output)
+        @options[:json] ? json(document, written, output) : told(written)
         0
+      end
+
+      # A text without styles wears those of the template from the start, a document is dressed in them.
+      def dressed(path)
+        template = @options[:template] && Template.find(@options[:template])
+        @from = source_format(path)
+        document = read(path, template:)
+        return document if template.nil? || @from.is_a?(Formats::MarkupFormat)
+        edit = Edits::ApplyTemplate.new(Template.in_terms_of(document, template), page: true, numbering: true)
+        edit.apply(document).after
+      end
+
+      def source_format(path)
+        return unless File.file?(path)
+        bytes = File.binread(path, Formats::Container::LARGEST_FILE)
+        Formats.markup(bytes, path) || Formats.of(bytes)
+      end
+
+      def json(_document, written, output)
+        @out.puts JSON.pretty_generate(from: @from.name, to: Formats.for_path(output).name, words_unchanged: true,
+          carried: written.carried.to_h)
+      end
+
+      def told(written)
+        carried = written.carried
+        return @out.puts("everything was carried") if carried.empty?
+        carried.approximated.each { |entry| @out.puts "#{entry.count} × #{entry.what}: #{entry.how}" }
+        carried.not_carried.each do |entry|
+          places = ", at #{entry.places.first(5).join(", ")}#{", …" if entry.places.size > 5}" if entry.places.any?
+          @out.puts "#{entry.count} × #{entry.what}: not carried#{places}"
+        end
       end
     end
   end

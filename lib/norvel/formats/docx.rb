@@ -17,7 +17,8 @@ module Norvel
         writer: ->(document) { Written.new(Writer.new(document).bytes, Carried.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
         rules: CascadeRules, terms: Terms,
-        builder: ->(document, report) { Builder.new(document, report).bytes }
+        builder: ->(document, report) { Builder.new(document, report).bytes },
+        kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )
     end
   end

@@ -14,6 +14,10 @@ module Norvel
         extensions.keys.first
       end
 
+      # There are no templates of it.
+      def kinds
+      end
+
       def media_type(name)
         extensions.fetch(File.extname(name).downcase, extensions.values.first)
       end

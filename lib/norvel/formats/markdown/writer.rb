@@ -9,7 +9,7 @@ module Norvel
         SPECIAL = /([\\`*_\[\]<>|~])/
         BEGINNING = /\A(\s*)([#+>-]|\d+[.)]|=+\s*\z)/
         MARKS = {bold: "**", italic: "*", strike: "~~"}.freeze
-        TAGS = {underline: "u", highlight: "mark"}.freeze
+        UNSAID = {underline: "underlined words", highlight: "highlighted words"}.freeze
         POSITIONS = {"super" => "sup", "sub" => "sub"}.freeze
         FRONT = {title: "title", author: "author", language: "lang"}.freeze
 
@@ -143,7 +143,7 @@ module Norvel
         def piece(piece)
           return note(piece.note) if piece.note
           return image(piece.image) if piece.image
-          marked(piece).then { |text| piece.link ? "[#{text}](#{address(piece.link)})" : text }
+          marked(piece).then { |text| (piece.link && !@plain) ? "[#{text}](#{address(piece.link)})" : text }
         end
 
         # Signs of emphasis stand at letters, spaces outside of them.
@@ -153,7 +153,7 @@ module Norvel
           text = (piece.marks[:code] && !@plain) ? code(inside) : escaped(inside)
           marks = @plain ? {} : piece.marks
           text = tagged(POSITIONS[marks[:position]], text) if POSITIONS.key?(marks[:position])
-          TAGS.each { |name, tag| text = tagged(tag, text) if marks[name] }
+          UNSAID.each { |name, what| @report.approximate(what, "plain words") if marks[name] }
           MARKS.each { |name, sign| text = "#{sign}#{text}#{sign}" if marks[name] }
           "#{before}#{text}#{after}".gsub("\n", "\\\n")
         end
