@@ -46,9 +46,10 @@ class Web < Sinatra::Base
   use Rack::Protection::XSSHeader, nosniff: true
 
   helpers Page, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView, StyleLetters, SurveyView,
-    StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView
+    StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView,
+    TextView
 
-  register Shelf, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
+  register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
 
   before do
     headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"

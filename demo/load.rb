@@ -12,7 +12,9 @@ ActiveRecord::Base.connection.execute("PRAGMA journal_mode = WAL")
 sign = "#{File.expand_path(ActiveRecord::Base.connection_db_config.database, File.join(__dir__, ".."))}.demo-loaded"
 exit if File.exist?(sign)
 Demo::DOCUMENTS.each do |filename, guide, kind|
-  next if Manuscript.exists?(filename:)
-  Manuscript.bring_in(kind.new.bytes, filename:, guide:)
+  next if Manuscript.exists?(filename:) || LooseText.exists?(filename:)
+  bytes = kind.new.bytes
+  next LooseText.bring_in(bytes, filename:) if LooseText.markup?(bytes, filename)
+  Manuscript.bring_in(bytes, filename:, guide:)
 end
 File.write(sign, "")

@@ -9,6 +9,37 @@ module HandoverView
     comment: "comment"
   }.freeze
 
+  WORDS = {"docx" => "a package of XML (ISO/IEC 29500)", "odt" => "OpenDocument (ISO/IEC 26300)",
+           "fodt" => "OpenDocument in one file", "markdown" => "text with signs", "html" => "a web page",
+           "text" => "words alone"}.freeze
+
+  # Those that the document does not have.
+  def other_formats
+    (Norvel::Formats.all + Norvel::Formats.markups).reject { |format| format.name == document.format }
+      .sort_by { |format| WORDS.keys.index(format.name) }
+  end
+
+  def format_words(format)
+    WORDS.fetch(format.name)
+  end
+
+  # "breaks inside a paragraph (9)"
+  def carried_words(entry)
+    (entry.count > 1) ? "#{entry.what} (#{number(entry.count)})" : entry.what
+  end
+
+  # Links to the first places: ", at 12, 40, …"
+  def places_words(places)
+    return "" if places.empty?
+    shown = places.first(5).map { |place| place_link(place) }
+    ", at #{shown.join(", ")}#{", …" if places.size > shown.size}"
+  end
+
+  def place_link(place)
+    id = document.paragraphs[place - 1]&.id
+    id ? %(<a href="#{h path_to("galley", at: id)}">#{place}</a>) : place.to_s
+  end
+
   # "3 images, 12 note marks and 1 table"
   def held_words(counts)
     said = COUNTED.filter_map { |kind, noun| counted_noun(counts[kind], noun) if counts[kind] }

@@ -6,6 +6,7 @@
 class Manuscript < ActiveRecord::Base
   belongs_to :original
   has_many :ledger_entries, -> { order(:id) }, dependent: :delete_all
+  has_one :loose_text, dependent: :destroy # that it was made of
 
   # Someone else changed the document since this page was drawn.
   Stale = Class.new(Norvel::Error) do
@@ -123,10 +124,10 @@ class Manuscript < ActiveRecord::Base
     update_columns(**self.class.standing_of(check), standing_version: lock_version)
   end
 
-  # The bytes of the document in its format, read back and found the same. Raises Norvel::Error with the change that is
-  # to blame.
-  def handed_over
-    Norvel::Formats.write(document).bytes
+  # The document as a file of a format (Norvel::Formats::Written), read back and found the same. Raises Norvel::Error with
+  # the change that is to blame.
+  def handed_over(format = document.format)
+    Norvel::Formats.write(document, as: format)
   rescue => error
     said = error.is_a?(Norvel::Error) ? error.message : "Norvel made a mistake of its own (#{error.class})."
     raise Norvel::Error, [said, blame].compact.join(" ")

@@ -6,11 +6,29 @@ module HandoverRoutes
   IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif",
             "BM".b => "image/bmp"}.freeze
 
+  WRITTEN = Norvel::Recent.new(8) # files
+
   def self.registered(app)
     app.get("/manuscripts/:id/handover") { station :handover }
 
+    # What a format would not carry, counted.
+    app.get("/manuscripts/:id/handover/:format") do
+      @format = Norvel::Formats[params[:format]]
+      @carried = carried_as(@format)
+      next partial(:carried, carried: @carried) if request.env["HTTP_HX_REQUEST"]
+      station :carried
+    end
+
     app.get("/manuscripts/:id/download") do
-      send_document manuscript.handed_over, clean_name(manuscript.filename)
+      format = Norvel::Formats[params[:as] || document.format]
+      written = written_as(format)
+      send_document written.bytes, clean_name(manuscript.filename, format)
+    end
+
+    # The text that the document was made of.
+    app.get("/manuscripts/:id/text") do
+      text = manuscript.loose_text or raise ActiveRecord::RecordNotFound
+      send_document text.bytes, text.filename
     end
 
     app.get("/manuscripts/:id/original") do
@@ -38,7 +56,7 @@ module HandoverRoutes
       # As what its bytes are; a file that is damaged as what it is, too.
       def send_document(bytes, name)
         type = begin
-          Norvel::Formats.of(bytes).media_type(name)
+          (Norvel::Formats.markup(bytes, name) || Norvel::Formats.of(bytes)).media_type(name)
         rescue Norvel::UnreadableFile
           "application/octet-stream"
         end
@@ -47,8 +65,20 @@ module HandoverRoutes
         bytes
       end
 
-      def clean_name(filename)
-        "#{File.basename(filename, ".*")}, clean#{File.extname(filename)}"
+      # A file of the format it came in keeps its ending.
+      def clean_name(filename, format)
+        same = Norvel::Formats.by_extension[File.extname(filename).downcase].equal?(format)
+        "#{File.basename(filename, ".*")}, clean#{same ? File.extname(filename) : format.extension}"
+      end
+
+      # Worked out once for a state of the document: what is looked at is what is taken.
+      def written_as(format)
+        state = [manuscript.original.digest, Digest::SHA256.digest(manuscript.head.to_s), format.name]
+        WRITTEN.fetch(state) { manuscript.handed_over(format.name) }
+      end
+
+      def carried_as(format)
+        written_as(format).carried
       end
     end
 

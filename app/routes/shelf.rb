@@ -4,21 +4,21 @@
 module Shelf
   def self.registered(app)
     app.get "/" do
-      @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
-      @title = "Shelf"
-      erb :shelf
+      shelf
     end
 
     app.post "/manuscripts" do
-      brought = Manuscript.bring_in(sent_file[:tempfile].read, filename: sent_file[:filename])
+      bytes = sent_file[:tempfile].read
+      if LooseText.markup?(bytes, sent_file[:filename])
+        redirect to("/texts/#{LooseText.bring_in(bytes, filename: sent_file[:filename]).id}"), 303
+      end
+      brought = Manuscript.bring_in(bytes, filename: sent_file[:filename])
       redirect to("/manuscripts/#{brought.id}/galley"), 303
     rescue Norvel::UnreadableFile => error
       @complaint = error.message
       @filename = params[:file][:filename] if params[:file].is_a?(Hash)
-      @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
-      @title = "Shelf"
       status 422
-      erb :shelf
+      shelf
     end
 
     app.get "/manuscripts/:id" do
@@ -39,6 +39,15 @@ module Shelf
     app.post "/manuscripts/:id/discard" do
       manuscript.discard
       redirect to("/"), 303
+    end
+
+    app.helpers do
+      def shelf
+        @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
+        @texts = LooseText.waiting.to_a
+        @title = "Shelf"
+        erb :shelf
+      end
     end
   end
 end

@@ -60,8 +60,12 @@ module TemplateRoutes
         chosen = (params[:partner] || {}).transform_values { |name| name.to_s.empty? ? nil : name }
         only = (params[:some] == "1") ? Array(params[:take]) : nil
         raise Norvel::Refused, "No style is chosen." if only && only.empty?
-        Norvel::Edits::ApplyTemplate.new(SavedTemplate.document_of(key), page: along?(:page) && only.nil?,
+        Norvel::Edits::ApplyTemplate.new(in_our_terms(SavedTemplate.document_of(key)), page: along?(:page) && only.nil?,
           numbering: along?(:numbering), chosen:, only:, name: SavedTemplate.all_by_key[key])
+      end
+
+      def in_our_terms(template)
+        Norvel::Template.in_terms_of(document, template)
       end
 
       # Page set-up and numbering come along unless the form was sent without them.
@@ -72,7 +76,7 @@ module TemplateRoutes
       # What a template would do: its match with this document's styles, and the ripple.
       def look_at(key)
         @key = key
-        @template = SavedTemplate.document_of(key)
+        @template = in_our_terms(SavedTemplate.document_of(key))
         @edit = template_edit(key)
         @match = @edit.match(document)
         @ripple = Norvel::Ripple.new(@edit, document, manuscript.check)

@@ -97,6 +97,14 @@ module Norvel
         of(bytes).reader.call(bytes, name:)
       end
 
+      # A text without styles as a file of a template's format, in its styles and on its pages. text: Markup::Text. Raises
+      # Unwritable.
+      def dress(text, template, name:)
+        report = Carried.new
+        loose = Markup::Dressing.new(text, template, name:, report:).document
+        Conversion.new(loose, self[template.format], report:).written
+      end
+
       # The document as a file of a format, read back and found to hold the same words, and the same objects where it is
       # the format it came in. Raises Unwritable.
       def write(document, as: document.format)
@@ -136,11 +144,9 @@ module Norvel
 
       private
 
-      # A text without styles as a file of its template's format, read.
+      # The same, read.
       def dressed(text, template, name)
-        report = Carried.new
-        loose = Markup::Dressing.new(text, template, name:, report:).document
-        read(Conversion.new(loose, self[template.format]).written.bytes, name: File.basename(name, ".*"))
+        read(dress(text, template, name:).bytes, name: File.basename(name, ".*"))
       end
 
       def read_back(bytes, document)

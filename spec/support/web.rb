@@ -18,7 +18,7 @@ module WebApp
 
   # Empties the shelf.
   def self.clear
-    [LedgerEntry, Manuscript, Original, SavedTemplate].each(&:delete_all)
+    [LedgerEntry, LooseText, Manuscript, Original, SavedTemplate].each(&:delete_all)
     Desk::LIVE.clear
   end
 end

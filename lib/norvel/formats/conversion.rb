@@ -8,10 +8,10 @@ module Norvel
       PRIVATE = /[\uE000-\uF8FF]/
 
       # target: a Format that differs from the document's
-      def initialize(document, target)
+      def initialize(document, target, report: Carried.new)
         @document = document
         @target = target
-        @report = Carried.new
+        @report = report
       end
 
       # Raises Unwritable.

@@ -36,7 +36,8 @@ module Norvel
       private
 
       def styles
-        @styles ||= @document.sheet.styles.values.select { |style| @terms.types.include?(style.type) }
+        @styles ||= @document.sheet.styles.values
+          .select { |style| @terms.types.include?(style.type) && @terms.keeps?(style) }
       end
 
       # {old id => new id}

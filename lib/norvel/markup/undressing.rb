@@ -33,8 +33,7 @@ module Norvel
         @report.lost("running heads and feet", count: heads.size) if heads.any?
         comments = @document.stories.count { |story| story.kind == "comment" }
         @report.lost("comments", count: comments) if comments.positive?
-        @report.approximate("page set-up, fonts and spacing", "what a paragraph is, not how it looks",
-          count: @document.sections.size)
+        @report.approximate("page set-up, fonts and spacing", "what a paragraph is, not how it looks")
       end
 
       def blocks(list)

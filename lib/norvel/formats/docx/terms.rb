@@ -13,6 +13,10 @@ module Norvel
           %w[paragraph character numbering]
         end
 
+        def keeps?(_style)
+          true
+        end
+
         def shared_names?
           true
         end

@@ -14,6 +14,11 @@ module Norvel
           %w[paragraph character numbering]
         end
 
+        # A base style of words is none here.
+        def keeps?(style)
+          style.paragraph? || !style.default
+        end
+
         # Do styles of all kinds share one space of names?
         def shared_names?
           false

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+# Texts in markup, which wear no styles: looked at, dressed in a template, taken off again.
+module TextRoutes
+  def self.registered(app)
+    app.get("/texts/:id") do
+      @title = "Dress a text"
+      erb :text
+    end
+
+    app.post("/texts/:id/dress") do
+      raise Norvel::Refused, "There is no such guide." unless Norvel::Guide.shipped.key?(params[:guide])
+      made = loose_text.dress(SavedTemplate.document_of(params[:template]), guide: params[:guide])
+      redirect to("/manuscripts/#{made.id}/galley"), 303
+    end
+
+    app.post("/texts/:id/discard") do
+      loose_text.destroy!
+      redirect to("/"), 303
+    end
+
+    app.helpers do
+      # One that waits; those that were dressed belong to their documents.
+      def loose_text
+        @loose_text ||= LooseText.waiting.find(params[:id])
+      end
+    end
+  end
+end
