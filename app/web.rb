@@ -49,7 +49,8 @@ class Web < Sinatra::Base
     StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView,
     TextView
 
-  register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes, HandoverRoutes
+  register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
+    HandoverRoutes
 
   before do
     headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"

@@ -11,8 +11,15 @@ module TextView
   def text_words(text)
     counts = text.blocks.map { |block| KINDS.fetch(block.role[/\A[a-z_]+?(?=_\d|\z)/], "paragraph") }.tally
     counts["note"] = text.notes.size if text.notes.any?
-    said = counts.map { |noun, count| (count == 1) ? "1 #{noun}" : "#{number(count)} #{PLURALS.fetch(noun, "#{noun}s")}" }
+    said = counts.map do |noun, count|
+      (count == 1) ? "1 #{noun}" : "#{number(count)} #{PLURALS.fetch(noun, "#{noun}s")}"
+    end
     (said.size == 1) ? said.first : "#{said[0..-2].join(", ")} and #{said.last}"
+  end
+
+  # The options for the guide that it is held against.
+  def guide_options
+    options(Norvel::Guide.shipped.transform_values(&:name), Manuscript::DEFAULT_GUIDE)
   end
 
   # The form that a block is drawn in: that of its role.

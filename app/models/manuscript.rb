@@ -124,8 +124,8 @@ class Manuscript < ActiveRecord::Base
     update_columns(**self.class.standing_of(check), standing_version: lock_version)
   end
 
-  # The document as a file of a format (Norvel::Formats::Written), read back and found the same. Raises Norvel::Error with
-  # the change that is to blame.
+  # The document as a file of a format (Norvel::Formats::Written), read back and found the same. Raises Norvel::Error
+  # with the change that is to blame.
   def handed_over(format = document.format)
     Norvel::Formats.write(document, as: format)
   rescue => error

@@ -14,7 +14,8 @@ module Norvel
     # retold       ->(document) { the document as a file of this format tells it, to be compared with what was written }
     # terms        what a Translation needs to know of it
     # builder      ->(document in its terms, Carried) { bytes of a new file }
-    # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both exist
+    # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both
+    # exist
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules, :retold, :terms,
       :builder, :kinds,
       retold: ->(document) { document }) do
@@ -89,16 +90,16 @@ module Norvel
         all.find { |known| known.marks.call(bytes) } or raise UnreadableFile, Signature.complaint(bytes)
       end
 
-      # template: a Document that a text without styles is dressed in; the plainest that ships where none is given. Raises
-      # UnreadableFile.
+      # template: a Document that a text without styles is dressed in; the plainest that ships where none is given.
+      # Raises UnreadableFile.
       def read(bytes, name:, template: nil)
         markup = markup(bytes, name)
         return dressed(markup.read(bytes), template || Template.plain, name) if markup
         of(bytes).reader.call(bytes, name:)
       end
 
-      # A text without styles as a file of a template's format, in its styles and on its pages. text: Markup::Text. Raises
-      # Unwritable.
+      # A text without styles as a file of a template's format, in its styles and on its pages. text: Markup::Text.
+      # Raises Unwritable.
       def dress(text, template, name:)
         report = Carried.new
         loose = Markup::Dressing.new(text, template, name:, report:).document
@@ -110,7 +111,8 @@ module Norvel
       def write(document, as: document.format)
         target = self[as]
         return Undressed.new(document, target).written if target.is_a?(MarkupFormat)
-        return Conversion.new(document, target).written unless as == document.format && document.source.respond_to?(:bytes)
+        patched = as == document.format && document.source.respond_to?(:bytes)
+        return Conversion.new(document, target).written unless patched
         written = self[as].writer.call(document)
         retold = self[as].retold
         again = retold.call(read_back(written.bytes, document))

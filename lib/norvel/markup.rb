@@ -29,7 +29,8 @@ module Norvel
     # An image: its description, its bytes where they came along, the address where not.
     Image = Value.define(:description, :bytes, :address)
 
-    # The whole: blocks in order; notes: {key => blocks}; info: {title:, author:, date:, language:} as far as it is said.
+    # The whole: blocks in order; notes: {key => blocks}; info: {title:, author:, date:, language:} as far as it is
+    # said.
     Text = Value.define(:blocks, :notes, :info, notes: {}.freeze, info: {}.freeze) do
       def words
         [blocks, *notes.values].flatten.flat_map { |block| Markup.words_of(block) }

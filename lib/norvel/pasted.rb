@@ -32,7 +32,8 @@ module Norvel
     # What stands in cells is a paragraph each.
     def self.blocks(text)
       flat(text.blocks).map { |block|
-        Block.new(block.role, block.pieces.filter_map { |piece| [piece.text, piece.marks.except(:code)] unless piece.note })
+        words = block.pieces.reject(&:note)
+        Block.new(block.role, words.map { |piece| [piece.text, piece.marks.except(:code)] })
       }.reject { |block| block.text.strip.empty? }
     end
 

@@ -2,8 +2,8 @@
 
 module Norvel
   module CLI
-    # Writes a file in the format that the output's extension names, dressed in a template if one is given, and tells what
-    # was not carried.
+    # Writes a file in the format that the output's extension names, dressed in a template if one is given, and tells
+    # what was not carried.
     class Convert < Command
       USAGE = "convert FILE OUT [--template T] [--json]"
 

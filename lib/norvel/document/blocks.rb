@@ -27,7 +27,12 @@ module Norvel
 
       def put(paragraph)
         place(@tables[paragraph.container])
-        @lists[paragraph.container] << paragraph
+        @lists[known(paragraph.container)] << paragraph
+      end
+
+      # What stands in a box that no paragraph holds (it hangs on a page) stands where it was read.
+      def known(container)
+        container if @tables.key?(container) || @boxes.key?(container)
       end
 
       # A table stands where its first paragraph does.

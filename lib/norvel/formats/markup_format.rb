@@ -25,7 +25,8 @@ module Norvel
       # The Markup::Text in a file. Raises UnreadableFile.
       def read(bytes)
         if bytes.bytesize > self.class::LARGEST
-          raise UnreadableFile, "The text is larger than #{self.class::LARGEST / 1_000_000} MB, which no text needs to be."
+          megabytes = self.class::LARGEST / 1_000_000
+          raise UnreadableFile, "The text is larger than #{megabytes} MB, which no text needs to be."
         end
         text = reader.call(self.class.decoded(bytes))
         raise UnreadableFile, "The file holds no words." if text.blocks.all?(&:blank?)

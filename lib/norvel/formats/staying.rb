@@ -2,8 +2,8 @@
 
 module Norvel
   module Formats
-    # Which paragraphs of a story can stay where they stand in the file, for a writer: in each container the longest list
-    # of them that is in the order of the file, and goes with its tables, which stay.
+    # Which paragraphs of a story can stay where they stand in the file, for a writer: in each container the longest
+    # list of them that is in the order of the file, and goes with its tables, which stay.
     class Staying
       # {source => true} of those that need not be moved. document and original: Document or Story
       def self.of(document, original)

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     # A document in the terms of another format: its styles under the names and ids that are usual there, values in the
-    # slots that it has, and every paragraph and word looking as it did by that format's own rules of how levels combine.
-    # What stands in the text is the same.
+    # slots that it has, and every paragraph and word looking as it did by that format's own rules of how levels
+    # combine. What stands in the text is the same.
     class Translation
       STRUCTURE = %i[outline_level list_id list_level list_continues tabs].freeze
       # Slots that say a property in a way of one format alone.

@@ -2,8 +2,8 @@
 
 module Norvel
   module Formats
-    # A document as a file of a format that wears no styles, with what was not carried. What is written is read again: no
-    # word of the text may be missing.
+    # A document as a file of a format that wears no styles, with what was not carried. What is written is read again:
+    # no word of the text may be missing.
     class Undressed
       # target: a MarkupFormat
       def initialize(document, target)

@@ -67,7 +67,8 @@ module Norvel
 
       def heads(section)
         shown = section.heads.values.flat_map(&:values)
-        @template.stories.select { |story| shown.include?(story.id) && story.head? }.map { |story| story.with(section: 1) }
+        @template.stories.select { |story| shown.include?(story.id) && story.head? }
+          .map { |story| story.with(section: 1) }
       end
 
       # --- blocks ---
@@ -97,7 +98,8 @@ module Norvel
         Styles::PropertySet.of(indent_left: level.paragraph[:indent_left] || 0.0, first_line: 0.0)
       end
 
-      # Every list of the text is one of the document; a list in a list with another kind of marker has levels of its own.
+      # Every list of the text is one of the document; a list in a list with another kind of marker has levels of its
+      # own.
       def list(place)
         @lists[[place.key, place.ordered, place.level.zero? || nil]] ||= begin
           definition = definition(place.ordered)
@@ -154,7 +156,8 @@ module Norvel
       def notes
         (@notes || {}).map.with_index(1) do |(key, id), number|
           outside, @paragraphs = @paragraphs, []
-          put((@text.notes[key] || []).map { |block| (block.role == "body") ? block.with(role: "note") : block }, :body, nil)
+          blocks = @text.notes[key] || []
+          put(blocks.map { |block| (block.role == "body") ? block.with(role: "note") : block }, :body, nil)
           paragraphs = Document::Story.apart(@paragraphs, number + @template.stories.size)
           @paragraphs = outside
           Document::Story.new(kind: "footnote", id:, paragraphs:)
@@ -185,7 +188,9 @@ module Norvel
         number = @tables.size
         @tables << nil
         width = block.rows.map { |row| row.sum(&:columns) }.max || 1
-        add("caption", [Piece.new(text: block.caption)], NOTHING, :body, container) if block.caption && !block.caption.empty?
+        unless block.caption.to_s.empty?
+          add("caption", [Piece.new(text: block.caption)], NOTHING, container ? :table : :body, container)
+        end
         spans = {}
         rows = block.rows.map { |cells| row(cells, width, spans) }
         @tables[number] = Document::Table.new(id: number + 1, parent: container, grid: grid(width),

@@ -2,8 +2,8 @@
 
 module Norvel
   module Markup
-    # A Document as Markup::Text: what its paragraphs are by their styles, levels and lists, and what sets words apart in
-    # them. Looks, pages and heads are left behind; the report says which.
+    # A Document as Markup::Text: what its paragraphs are by their styles, levels and lists, and what sets words apart
+    # in them. Looks, pages and heads are left behind; the report says which.
     class Undressing
       EMPHASIS = {bold: true, italic: true, strike: true}.freeze
 
@@ -22,7 +22,8 @@ module Norvel
 
       # {role => the id of the style that most of its paragraphs wear}
       def styles
-        @document.paragraphs.reject { |paragraph| paragraph.blank? || paragraph.part == :table }.group_by { |paragraph| role(paragraph) }
+        @document.paragraphs.reject { |paragraph| paragraph.blank? || paragraph.part == :table }
+          .group_by { |paragraph| role(paragraph) }
           .transform_values { |list| list.map(&:style_id).tally.max_by(&:last).first }
       end
 
@@ -67,7 +68,8 @@ module Norvel
         continues = paragraph.direct.key?(:list_continues)
         number = numbers[paragraph.id]
         format = @document.numbering.level(id, level)&.format
-        ListPlace.new(key: id, ordered: ![nil, "bullet", "none"].include?(format), start: number || 1, level:, continues:)
+        ordered = ![nil, "bullet", "none"].include?(format)
+        ListPlace.new(key: id, ordered:, start: number || 1, level:, continues:)
       end
 
       def numbers
@@ -171,7 +173,8 @@ module Norvel
         rows = table.rows.map do |row|
           row.cells.reject(&:continued).map do |cell|
             inside = blocks(cell.blocks)
-            Cell.new(blocks: row.header ? inside.map { |block| plain(block) } : inside, header: row.header, columns: cell.columns, rows: cell.rows)
+            inside = inside.map { |block| plain(block) } if row.header
+            Cell.new(blocks: inside, header: row.header, columns: cell.columns, rows: cell.rows)
           end
         end
         Block.new(role: "table", rows: rows.reject(&:empty?).freeze, caption: table.caption)

@@ -14,9 +14,9 @@ module Norvel
             {bold: true, size: [18.0 - ((level - 1) * 2), 12.0].max}]]
         }
       }.freeze
-      WORDS = {link: /\A(?:hyperlink|internet link)\z/i, code: /\A(?:(?:source |verbatim |inline )?code|source text)\b/i,
-               footnote: /\Afootnote (?:reference|anchor|symbol)\z/i, endnote: /\Aendnote (?:reference|anchor|symbol)\z/i}
-        .freeze
+      WORDS = {link: /\A(?:hyperlink|internet link)\z/i,
+               code: /\A(?:(?:source |verbatim |inline )?code|source text)\b/i,
+               footnote: /\Afootnote (?:reference|anchor|symbol)\z/i}.freeze
 
       attr_reader :sheet
 

@@ -67,8 +67,9 @@ module Norvel
       # What a file's base style is called, by its writer.
       BASES = /\A(?:normal|standard|default(?: paragraph style| style)?)\z/i
 
-      # The paragraph style that a name from elsewhere means: the one of that name, or of the name that it has in files of
-      # another kind; for the name of a base style the default one, however this file calls it; nil when there is none.
+      # The paragraph style that a name from elsewhere means: the one of that name, or of the name that it has in
+      # files of another kind; for the name of a base style the default one, however this file calls it; nil when
+      # there is none.
       def called(name)
         other = Equivalents.other(name)
         named(name, "paragraph") || (other && named(other, "paragraph")) || (default if BASES.match?(name))

@@ -14,9 +14,9 @@ module Norvel
           %(<pic:blipFill><a:blip r:embed="%<rel>s"/><a:stretch><a:fillRect/></a:stretch></pic:blipFill><pic:spPr>) +
           %(<a:xfrm><a:off x="0" y="0"/><a:ext cx="%<cx>d" cy="%<cy>d"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/>) +
           "</a:prstGeom></pic:spPr></pic:pic>"
-        BOX = %(<wps:wsp><wps:cNvSpPr txBox="1"/><wps:spPr><a:xfrm><a:off x="0" y="0"/><a:ext cx="%<cx>d" cy="%<cy>d"/>) +
-          %(</a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom></wps:spPr><wps:txbx><w:txbxContent/></wps:txbx>) +
-          "<wps:bodyPr/></wps:wsp>"
+        BOX = %(<wps:wsp><wps:cNvSpPr txBox="1"/><wps:spPr><a:xfrm><a:off x="0" y="0"/>) +
+          %(<a:ext cx="%<cx>d" cy="%<cy>d"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>) +
+          "</wps:spPr><wps:txbx><w:txbxContent/></wps:txbx><wps:bodyPr/></wps:wsp>"
 
         # builder: Builder; part: where it is built
         def initialize(builder, part)
@@ -105,7 +105,8 @@ module Norvel
           values = {id:, name: "Drawing #{id}", cx: emu(object.width || 72.0), cy: emu(object.height || 72.0), **more}
           xml = format(INLINE, **values, uri:, inside: format(inside, **values))
           node = @part.create("drawing")
-          fragment = XML.parse("#{@part.root.to_xml[/<w:\w+[^>]*?(?=\/?>)/]}>#{xml}</w:#{@part.root.name}>", "a drawing")
+          root = @part.root.to_xml[/<w:\w+[^>]*?(?=\/?>)/]
+          fragment = XML.parse("#{root}>#{xml}</w:#{@part.root.name}>", "a drawing")
           node.add_child(fragment.root.first_element_child)
           node
         end

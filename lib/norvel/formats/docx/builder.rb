@@ -67,7 +67,8 @@ module Norvel
         def picture(part, path)
           target = (@pictures ||= {})[path] ||= begin
             bytes = document.source.read(path) or return
-            made = "media/image#{@pictures.size + 1}#{File.extname(path).downcase.then { |one| one.empty? ? kind(bytes) : one }}"
+            ending = File.extname(path).downcase
+            made = "media/image#{@pictures.size + 1}#{ending.empty? ? kind(bytes) : ending}"
             @files["word/#{made}"] = bytes
             made
           end
@@ -113,7 +114,8 @@ module Norvel
         private
 
         def last_of
-          @last_of ||= document.paragraphs.select { |one| one.container.nil? }.group_by(&:section).transform_values(&:last)
+          @last_of ||= document.paragraphs.select { |one| one.container.nil? }.group_by(&:section)
+            .transform_values(&:last)
         end
 
         def section(section)
@@ -131,8 +133,8 @@ module Norvel
         # Each head and foot is a part.
         def heads
           @heads = document.stories.select(&:head?).each.with_index(1).to_h do |story, number|
-            made = part("#{story.kind}#{number}", Blank.part((story.kind == "header") ? "hdr" : "ftr"), type: story.kind,
-              relation: story.kind)
+            empty = Blank.part((story.kind == "header") ? "hdr" : "ftr")
+            made = part("#{story.kind}#{number}", empty, type: story.kind, relation: story.kind)
             relation = @relation
             BodyBuilder.new(self, made).fill(made.root, story.blocks)
             [story.id, relation]

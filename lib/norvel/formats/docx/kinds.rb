@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Docx
-      # A package as a document or as a template: the content type of its main part says which (ISO/IEC 29500-1 11.3.10).
-      # What holds macros stays what it is.
+      # A package as a document or as a template: the content type of its main part says which (ISO/IEC 29500-1
+      # 11.3.10). What holds macros stays what it is.
       module Kinds
         LIST = "[Content_Types].xml"
         MAIN = /(wordprocessingml\.)(?:document|template)(\.main\+xml)/

@@ -42,11 +42,10 @@ module Norvel
 
         # Letters between which something stands are told in parts.
         def part_of(piece, size, anchors, length)
-          cuts = piece.is_a?(String) ? anchors.map { |one| one.place - length }.select { |at| at.between?(1, size - 1) } : []
-          return yield(piece) if cuts.empty?
-          yield(piece[0, cuts.first])
-          rest = Document::Run.new(piece[cuts.first..], nil, NOTHING)
-          yield(rest.text)
+          cut = anchors.map { |one| one.place - length }.find { |at| at.between?(1, size - 1) } if piece.is_a?(String)
+          return yield(piece) unless cut
+          yield(piece[0, cut])
+          yield(piece[cut..])
         end
 
         def add(node, piece, run)

@@ -95,8 +95,8 @@ module Norvel
           %i[top left bottom right].each do |side|
             line = borders[side] or next
             colour = line[:color] ? line[:color].delete("#").upcase : "auto"
-            holder.add_child(@part.create(side.to_s, "val" => "single", "sz" => (line[:width] * 8).round, "space" => "0",
-              "color" => colour))
+            set(holder, side.to_s, "val" => "single", "sz" => (line[:width] * 8).round, "space" => "0",
+              "color" => colour)
           end
         end
 

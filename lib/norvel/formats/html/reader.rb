@@ -73,8 +73,8 @@ module Norvel
         # --- what stands beside the text ---
 
         def info
-          said = {title: @root.at_css("title")&.text, author: meta("author"), date: meta("date") || meta("dcterms.date"),
-                  language: (@root.at_css("html") || {})["lang"]}
+          said = {title: @root.at_css("title")&.text, author: meta("author"),
+                  date: meta("date") || meta("dcterms.date"), language: (@root.at_css("html") || {})["lang"]}
           said.transform_values { |text| text&.strip }.reject { |_, text| text.nil? || text.empty? }
         end
 
@@ -97,7 +97,9 @@ module Norvel
         # --- the walk ---
 
         def walk(node)
-          node.children.each { |child| child.text? || child.cdata? ? words(child.text) : (element(child) if child.element?) }
+          node.children.each do |child|
+            child.element? ? element(child) : (words(child.text) if child.text? || child.cdata?)
+          end
         end
 
         def element(node)

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Html
-      # Markup::Text to a web page (HTML Living Standard): elements by what they mean, one stylesheet made of the styles,
-      # images within it, notes as WAI-ARIA roles for documents have them (DPUB-ARIA 1.1).
+      # Markup::Text to a web page (HTML Living Standard): elements by what they mean, one stylesheet made of the
+      # styles, images within it, notes as WAI-ARIA roles for documents have them (DPUB-ARIA 1.1).
       class Writer
         MARKS = {bold: "strong", italic: "em", strike: "s", underline: "u", highlight: "mark", code: "code"}.freeze
         POSITIONS = {"super" => "sup", "sub" => "sub"}.freeze
@@ -158,7 +158,8 @@ module Norvel
 
         def cell(cell)
           name, scope = cell.header ? ["th", ' scope="col"'] : ["td", ""]
-          spans = {"colspan" => cell.columns, "rowspan" => cell.rows}.filter_map { |key, count| %( #{key}="#{count}") if count > 1 }
+          spans = {"colspan" => cell.columns, "rowspan" => cell.rows}
+            .filter_map { |key, count| %( #{key}="#{count}") if count > 1 }
           plain = cell.blocks.size == 1 && cell.blocks.first.role == "body" && cell.blocks.first.place.nil?
           inside = plain ? words(cell.blocks.first) : blocks(cell.blocks)
           "<#{name}#{scope}#{spans.join}>#{inside}</#{name}>"
@@ -243,7 +244,7 @@ module Norvel
           {
             "font-family" => Stylesheet.new.family(letters), "font-size" => em(letters[:size]),
             "font-weight" => letters[:bold] ? "bold" : "normal", "font-style" => letters[:italic] ? "italic" : "normal",
-            "text-align" => ({"justify" => "justify", "center" => "center", "right" => "right"}[paragraph[:align]] || "left"),
+            "text-align" => paragraph[:align],
             "line-height" => ((spacing[:rule] == "multiple") ? [spacing[:value] * 1.2, 1.2].max.round(2) : 1.4).to_s,
             "margin" => "#{em(paragraph[:space_before])} 0 #{em(paragraph[:space_after])}",
             "text-indent" => em(paragraph[:first_line])

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Markdown
-      # Markup::Text to Markdown (CommonMark 0.31, with tables, strikethrough and notes as they are usual): front matter,
-      # headings by their level, lists by their places.
+      # Markup::Text to Markdown (CommonMark 0.31, with tables, strikethrough and notes as they are usual): front
+      # matter, headings by their level, lists by their places.
       class Writer
         SPECIAL = /([\\`*_\[\]<>|~])/
         BEGINNING = /\A(\s*)([#+>-]|\d+[.)]|=+\s*\z)/
@@ -115,7 +115,8 @@ module Norvel
         end
 
         def cell(cell)
-          cell.blocks.map { |block| (block.role == "table") ? flat(block) : words(block).gsub(/\\?\n/, "<br>") }.join("<br>")
+          lines = cell.blocks.map { |block| (block.role == "table") ? flat(block) : words(block) }
+          lines.map { |line| line.gsub(/\\?\n/, "<br>") }.join("<br>")
         end
 
         # A table in a table has no place in Markdown: its words have.

@@ -19,8 +19,8 @@ module Norvel
           @texts = {}
         end
 
-        # The name of a style of letters with these properties over a style of words (its key, or nil); nil where none is
-        # needed.
+        # The name of a style of letters with these properties over a style of words (its key, or nil); nil where none
+        # is needed.
         def text(parent, set)
           return parent if set.empty?
           @texts[[parent, set]] ||= begin

@@ -48,7 +48,8 @@ module Norvel
 
         def equation(object, _part)
           @report.approximate("formulas", "kept as their text in a formula")
-          frame = @part.create("draw:frame", "text:anchor-type" => "as-char", "svg:width" => "2cm", "svg:height" => "0.6cm")
+          frame = @part.create("draw:frame", "text:anchor-type" => "as-char", "svg:width" => "2cm",
+            "svg:height" => "0.6cm")
           math = frame.add_child(@part.create("draw:object")).add_child(@part.create("math:math"))
           math.add_child(@part.create("math:mtext")).content = object.text
           frame
@@ -229,7 +230,8 @@ module Norvel
 
         def comment(object)
           story = @document.stories.find { |one| one.kind == "comment" && one.id == object.comment } or return
-          node = @part.create("office:annotation", "office:name" => ("comment#{story.id}" if @builder.ranged?(story.id)))
+          name = "comment#{story.id}" if @builder.ranged?(story.id)
+          node = @part.create("office:annotation", "office:name" => name)
           node.add_child(@part.create("dc:creator")).content = story.author.to_s
           BodyBuilder.new(@builder, @part).fill(node, story.blocks)
           node

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Odt
-      # A document that comes from another format as a new OpenDocument text, whole and by itself. The document is in the
-      # terms of OpenDocument already (Translation).
+      # A document that comes from another format as a new OpenDocument text, whole and by itself. The document is in
+      # the terms of OpenDocument already (Translation).
       class Builder
         PICTURES = {".png" => "image/png", ".jpg" => "image/jpeg", ".jpeg" => "image/jpeg", ".gif" => "image/gif",
                     ".svg" => "image/svg+xml", ".bmp" => "image/bmp", ".tif" => "image/tiff"}.freeze
@@ -74,9 +74,9 @@ module Norvel
 
         # Is the comment about words, and not a place alone?
         def ranged?(comment)
-          @ranged ||= document.paragraphs.flat_map { |one| one.anchors.map(&:object) }
-            .select { |object| object.is_a?(Document::CommentMark) && object.edge == "end" }.to_h { |one| [one.comment, true] }
-          @ranged.key?(comment)
+          @ranged ||= document.paragraphs.flat_map { |one| one.anchors.map(&:object) }.grep(Document::CommentMark)
+            .select { |mark| mark.edge == "end" }.map(&:comment)
+          @ranged.include?(comment)
         end
 
         # Where an image's bytes stand in the new file.
@@ -140,7 +140,8 @@ module Norvel
           return if names.empty?
           holder = body.prepend_child(part.create("text:sequence-decls"))
           names.each do |name|
-            holder.add_child(part.create("text:sequence-decl", "text:display-outline-level" => "0", "text:name" => name))
+            holder.add_child(part.create("text:sequence-decl", "text:display-outline-level" => "0",
+              "text:name" => name))
           end
         end
 

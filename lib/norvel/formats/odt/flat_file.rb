@@ -28,8 +28,8 @@ module Norvel
             "#{$1}Norvel picture #{@pictures.size}#{$4}"
           end
           return if @xml.bytesize <= Container::XML_PART
-          raise UnreadableFile, "The file holds more than #{Container::XML_PART / 1_000_000} MB of text, which is more " \
-            "than a document needs."
+          raise UnreadableFile, "The file holds more than #{Container::XML_PART / 1_000_000} MB of text, which is " \
+            "more than a document needs."
         end
 
         # The XML without its pictures.

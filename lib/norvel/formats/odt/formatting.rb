@@ -90,8 +90,12 @@ module Norvel
         private
 
         def fonts(part)
-          @fonts[part] ||= part.children(part.child(part.root, "office:font-face-decls"), "style:font-face").to_h do |face|
-            [part.attr(face, "style:name"), part.attr(face, "svg:font-family") || part.attr(face, "style:name")]
+          @fonts[part] ||= begin
+            faces = part.children(part.child(part.root, "office:font-face-decls"), "style:font-face")
+            faces.to_h do |face|
+              name = part.attr(face, "style:name")
+              [name, part.attr(face, "svg:font-family") || name]
+            end
           end
         end
 

@@ -40,7 +40,8 @@ module Norvel
 
         def template(name, part, attributes)
           node = part.create(name, attributes)
-          ENTRY.each { |child| node.add_child(part.create(child)) unless name.include?("illustration") && child =~ /chapter/ }
+          entry = name.include?("illustration") ? ENTRY - ["text:index-entry-chapter"] : ENTRY
+          entry.each { |child| node.add_child(part.create(child)) }
           node.add_child(part.create("text:index-entry-tab-stop", "style:type" => "right", "style:leader-char" => "."))
           node.add_child(part.create("text:index-entry-page-number"))
           node.add_child(part.create("text:index-entry-link-end"))

@@ -90,7 +90,8 @@ module Norvel
           case node.name
           when "annotation" then comment(node)
           when "annotation-end"
-            place(node, Document::CommentMark.new(comment: @text.comment_id(@part.attr(node, "office:name")), edge: "end"))
+            id = @text.comment_id(@part.attr(node, "office:name"))
+            place(node, Document::CommentMark.new(comment: id, edge: "end"))
           else place(node, Document::Unknown.new(name: node.name))
           end
         end

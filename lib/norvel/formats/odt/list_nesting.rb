@@ -42,8 +42,8 @@ module Norvel
           end
         end
 
-        # Puts it in a list. place: [list id, level, without a marker?]; previous: that of the paragraph before it in the
-        # same container; list: Document::Numbering::List; number: that its marker shows.
+        # Puts it in a list. place: [list id, level, without a marker?]; previous: that of the paragraph before it in
+        # the same container; list: Document::Numbering::List; number: that its marker shows.
         def wrap(node, place, previous, list, number)
           @touched = true
           id, level, continues = place
@@ -56,11 +56,13 @@ module Norvel
           rejoin(block)
         end
 
-        # Removes an element, and the lists that it leaves empty. What followed it in its entry has no marker of its own.
+        # Removes an element, and the lists that it leaves empty. What followed it in its entry has no marker of its
+        # own.
         def drop(node)
           parent = node.parent
           @touched ||= item?(parent)
-          headless(parent) if item?(parent) && node.previous_element.nil? && node.next_element && !list?(node.next_element)
+          following = node.next_element
+          headless(parent) if item?(parent) && node.previous_element.nil? && following && !list?(following)
           node.remove
           while parent&.element? && TextReader::LISTS.include?(parent.name) && parent.element_children.empty?
             parent, empty = parent.parent, parent

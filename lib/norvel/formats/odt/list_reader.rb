@@ -36,6 +36,16 @@ module Norvel
           Document::Numbering.new(@definitions, @lists)
         end
 
+        # The definition that a list counts with, and a level of it.
+        def definition_of(id)
+          @lists.fetch(id).definition_id
+        end
+
+        def level(id, number)
+          list = @lists.fetch(id)
+          list.overrides[number] || @definitions[list.definition_id].levels[number]
+        end
+
         # Common list styles as styles of the document, by id.
         def styles
           @definitions.filter_map { |id, definition|
@@ -122,11 +132,11 @@ module Norvel
         def levels(part, node)
           node.element_children.filter_map { |child|
             number = part.attr(child, "text:level").to_i
-            [number - 1, level(part, child, number)] if number.between?(1, DEEPEST)
+            [number - 1, level_of(part, child, number)] if number.between?(1, DEEPEST)
           }.to_h
         end
 
-        def level(part, node, number)
+        def level_of(part, node, number)
           properties = part.child(node, "style:list-level-properties")
           alignment = properties && part.child(properties, "style:list-level-label-alignment")
           Document::ListLevel.new(
@@ -160,8 +170,8 @@ module Norvel
           return Styles::PropertySet::EMPTY unless properties
           measure = ->(node, name) { (text = part.attr(node, name)) && Length.from_file(text, "pt") }
           if alignment
-            places = {indent_left: measure[alignment, "fo:margin-left"], first_line: measure[alignment, "fo:text-indent"]}
-            return @formatting.share(places.compact)
+            return @formatting.share({indent_left: measure[alignment, "fo:margin-left"],
+                                      first_line: measure[alignment, "fo:text-indent"]}.compact)
           end
           room = measure[properties, "text:min-label-width"] || 0.0
           left = (measure[properties, "text:space-before"] || 0.0) + room

@@ -48,13 +48,15 @@ module Norvel
           shown = level.text.scan(/%\d/).size
           {
             "style:num-format" => ListReader::FORMATS.key(level.format) || ((level.format == "none") ? "" : "1"),
-            "style:num-prefix" => (shown.zero? ? level.text : level.text[/\A[^%]*/]).then { |text| text unless text.empty? },
-            "style:num-suffix" => (level.text[/%\d([^%]*)\z/, 1] unless shown.zero?).then { |text|
-              text unless text.to_s.empty?
-            },
+            "style:num-prefix" => said_or_nil(shown.zero? ? level.text : level.text[/\A[^%]*/]),
+            "style:num-suffix" => said_or_nil(shown.zero? ? nil : level.text[/%\d([^%]*)\z/, 1]),
             "text:display-levels" => (shown.clamp(1, number + 1) if shown > 1),
             "text:start-value" => (level.start unless level.start == 1)
           }
+        end
+
+        def said_or_nil(text)
+          text unless text.to_s.empty?
         end
 
         def place(part, node, level)

@@ -112,7 +112,7 @@ module Norvel
         end
 
         def manifest_type
-          node = manifest && manifest.root.element_children.find { |one| manifest.attr(one, "manifest:full-path") == "/" }
+          node = manifest&.root&.element_children&.find { |one| manifest.attr(one, "manifest:full-path") == "/" }
           node && manifest.attr(node, "manifest:media-type")
         end
 
@@ -126,8 +126,8 @@ module Norvel
           locked = @container.include?("encrypted-package") ||
             @container.read("META-INF/manifest.xml").to_s.b.match?(/<(?:[\w.-]+:)?encryption-data/n)
           return unless locked
-          raise UnreadableFile, "The file is protected by a password: open it where it was written, take the password " \
-            "off and save it again."
+          raise UnreadableFile, "The file is protected by a password: open it where it was written, take the " \
+            "password off and save it again."
         end
       end
     end

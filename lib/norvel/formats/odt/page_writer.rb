@@ -187,9 +187,10 @@ module Norvel
         end
 
         def edge(master, node, kind, distance, margin)
-          return @part.set(node, SIDES[EDGES[kind]], Codecs::Measure.text(margin)) unless master.heads.dig(kind, :default)
-          distance = [distance, margin].min
+          shown = master.heads.dig(kind, :default)
+          distance = shown ? [distance, margin].min : margin
           @part.set(node, SIDES[EDGES[kind]], Codecs::Measure.text(distance))
+          return unless shown
           holder = @part.child(master.layout, "style:#{kind}-style") ||
             master.layout.add_child(@part.create("style:#{kind}-style"))
           box = @part.place(holder, "style:header-footer-properties")

@@ -3,13 +3,13 @@
 module Norvel
   module Formats
     module Odt
-      # What a paragraph's element is and how it is set: heading or not, its style with what it sets itself, the styles of
-      # its spans, and its place in lists. For paragraphs that came as for new ones.
+      # What a paragraph's element is and how it is set: heading or not, its style with what it sets itself, the
+      # styles of its spans, and its place in lists. For paragraphs that came as for new ones.
       class ParagraphWriter
         NOTHING = Styles::PropertySet::EMPTY
 
-        # part: of the story; documents: [as it came, as it is]; automatic: AutomaticStyles of the part; keys: Keys; worn:
-        # WornStyles; definitions: ListDefinitions
+        # part: of the story; documents: [as it came, as it is]; automatic: AutomaticStyles of the part; keys: Keys;
+        # worn: WornStyles; definitions: ListDefinitions
         def initialize(part, documents, automatic, keys, worn, definitions)
           @part = part
           @came, @document = documents

@@ -3,7 +3,8 @@
 module Norvel
   module Formats
     module Odt
-      # How each property stands in style:paragraph-properties and style:text-properties: ISO/IEC 26300-1 17.6, 16.27.29.
+      # How each property stands in style:paragraph-properties and style:text-properties: ISO/IEC 26300-1 17.6,
+      # 16.27.29.
       module PropertyTable
         C = Codecs
         ALIGNMENTS = {"start" => "left", "end" => "right", "center" => "center", "justify" => "justify",

@@ -49,7 +49,9 @@ module Norvel
 
         def retold(paragraph)
           return paragraph if paragraph.plain?
-          runs = paragraph.runs.map { |run| run.carried ? run.with(carried: run.carried.map { |one| mark(one) }.freeze) : run }
+          runs = paragraph.runs.map do |run|
+            run.carried ? run.with(carried: run.carried.map { |one| mark(one) }.freeze) : run
+          end
           anchors = paragraph.anchors.map { |anchor| Document::Anchor.new(anchor.place, mark(anchor.object)) }
           paragraph.with(runs: runs.freeze, anchors: anchors.freeze)
         end

@@ -24,8 +24,8 @@ module Norvel
         end
 
         def sheet
-          @sheet ||= Styles::StyleSheet.new(styles: styles.merge(@lists.styles), paragraph_defaults: defaults(:paragraph),
-            run_defaults: defaults(:run))
+          @sheet ||= Styles::StyleSheet.new(styles: styles.merge(@lists.styles),
+            paragraph_defaults: defaults(:paragraph), run_defaults: defaults(:run))
         end
 
         # A paragraph style's element by its name, or nil.
@@ -58,10 +58,11 @@ module Norvel
 
         def elements
           return {} unless @holder
-          @part.children(@holder, "style:style").each_with_object(Hash.new { |all, key| all[key] = {} }) do |node, found|
-            name = @part.attr(node, "style:name") or next
-            found[@part.attr(node, "style:family")][name] ||= node
+          found = Hash.new { |all, family| all[family] = {} }
+          @part.children(@holder, "style:style").each do |node|
+            name = @part.attr(node, "style:name") and found[@part.attr(node, "style:family")][name] ||= node
           end
+          found
         end
 
         def styles

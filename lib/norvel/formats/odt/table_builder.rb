@@ -52,7 +52,10 @@ module Norvel
         end
 
         def rows(holder, rows, &fill)
-          rows.each { |row| row(holder.add_child(@part.create("table:table-row", "table:style-name" => row_style(row))), row, &fill) }
+          rows.each do |row|
+            node = @part.create("table:table-row", "table:style-name" => row_style(row))
+            row(holder.add_child(node), row, &fill)
+          end
         end
 
         def row_style(row)

@@ -4,8 +4,8 @@ module Norvel
   module Formats
     module Odt
       # A document's file without what it says: styles, lists, page set-up, running heads and feet stay, and one sample
-      # paragraph of each style shows what it is. Text, notes, comments, images, objects, changes and the author's name are
-      # not in it: a template is given to others.
+      # paragraph of each style shows what it is. Text, notes, comments, images, objects, changes and the author's
+      # name are not in it: a template is given to others.
       class TemplateWriter
         KEPT = %w[mimetype content.xml styles.xml META-INF/manifest.xml settings.xml].freeze
         HEADS = "Pictures/" # images that heads and feet show

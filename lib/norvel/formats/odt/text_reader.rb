@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module Odt
-      # One story (the main text, a note, a header …) to paragraphs, in document order, through lists, sections, indexes,
-      # tables and boxes (ISO/IEC 26300-1 5, 9). Text that was deleted stands apart and is no text.
+      # One story (the main text, a note, a header …) to paragraphs, in document order, through lists, sections,
+      # indexes, tables and boxes (ISO/IEC 26300-1 5, 9). Text that was deleted stands apart and is no text.
       class TextReader
         INDEXES = %w[table-of-content illustration-index table-index object-index].freeze
         THROUGH = %w[section table-of-content illustration-index table-index object-index user-index alphabetical-index
@@ -15,8 +15,8 @@ module Norvel
         # Where a paragraph stands among lists: the list's id, its level from 0, is it without a marker, the definition.
         Place = Struct.new(:list_id, :level, :continues)
 
-        # What a writer needs to find its way back: the elements of paragraphs and their pieces by ordinal, of containers
-        # by id, of lists by theirs.
+        # What a writer needs to find its way back: the elements of paragraphs and their pieces by ordinal, of
+        # containers by id, of lists by theirs.
         Nodes = Struct.new(:paragraphs, :pieces, :containers, :lists)
 
         attr_reader :part, :paragraphs, :tables, :nodes, :pictures, :page_starts
@@ -216,10 +216,10 @@ module Norvel
           level = outer.level + 1
           id = outer.list_id
           if node.previous_element&.name == "list" && @part.attr(node, "text:continue-numbering") != "true"
-            start = @shared.lists.numbering.level(id, level)&.start || 1
+            start = @shared.lists.level(id, level)&.start || 1
             id = @shared.lists.vary(id, starts: {level => start})
           end
-          if definition && @shared.lists.numbering.list(id).definition_id != definition
+          if definition && @shared.lists.definition_of(id) != definition
             id = @shared.lists.vary(id, overrides: @shared.lists.levels_from(definition, level))
           end
           Place.new(id, level, false)

@@ -9,8 +9,8 @@ module Norvel
         CARRIED = %w[bookmark bookmark-start bookmark-end reference-mark reference-mark-start reference-mark-end
           change change-start change-end].freeze
 
-        # part, nodes: of the story; documents: [as it came, as it is]; automatic: AutomaticStyles of the part; keys: Keys;
-        # definitions: ListDefinitions
+        # part, nodes: of the story; documents: [as it came, as it is]; automatic: AutomaticStyles of the part; keys:
+        # Keys; definitions: ListDefinitions
         def initialize(part, nodes, documents, automatic, keys, worn, definitions)
           @part = part
           @nodes = nodes
@@ -75,8 +75,9 @@ module Norvel
           return touched if was == now && !@writer.moved_stops?(was, now)
           letters = @writer.shared_letters(now)
           before = was ? was.mark : NOTHING
-          @writer.dress(node, was, now, before, letters) if was.nil? || was.style_id != now.style_id || was.direct != now.direct ||
-            before != letters || before != now.mark || @writer.moved_stops?(was, now)
+          same = was && was.style_id == now.style_id && was.direct == now.direct && before == letters &&
+            before == now.mark && !@writer.moved_stops?(was, now)
+          @writer.dress(node, was, now, before, letters) unless same
           runs(node, was, now, before, letters) unless was && was.runs == now.runs && before == letters
           true
         end

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module PlainText
-      # Plain text to Markup::Text: paragraphs by blank lines, or by lines where there are none; lines that were broken by
-      # hand are joined; titles that are underlined, and lists that are typed, are what they look like.
+      # Plain text to Markup::Text: paragraphs by blank lines, or by lines where there are none; lines that were
+      # broken by hand are joined; titles that are underlined, and lists that are typed, are what they look like.
       class Reader
         UNDERLINED = /\A(?:={3,}|-{3,}|~{3,}|\*{3,})\s*\z/
         MAJOR = /\A[=*]/
@@ -42,7 +42,8 @@ module Norvel
         end
 
         def blocks(lines)
-          return [heading(lines[0], lines[1]), *blocks_after(lines.drop(2))] if lines.size > 1 && UNDERLINED.match?(lines[1])
+          underlined = lines.size > 1 && UNDERLINED.match?(lines[1])
+          return [heading(lines[0], lines[1]), *blocks_after(lines.drop(2))] if underlined
           return list(lines) if [BULLET, NUMBER].any? { |mark| mark.match?(lines.first) } && listed?(lines)
           return [paragraph("body", lines.map(&:strip).join(" "))] if joined?(lines)
           lines.map { |line| paragraph("body", line.strip) }

@@ -3,8 +3,8 @@
 module Norvel
   module Formats
     module PlainText
-      # Markup::Text to plain text: paragraphs with blank lines between them, titles underlined, lists with their markers,
-      # notes at the end.
+      # Markup::Text to plain text: paragraphs with blank lines between them, titles underlined, lists with their
+      # markers, notes at the end.
       class Writer
         LINES = {"title" => "=", "heading_1" => "=", "heading_2" => "-"}.freeze
 
