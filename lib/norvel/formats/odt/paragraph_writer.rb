@@ -91,7 +91,7 @@ module Norvel
         # Gives the element the style for what it sets. before, letters: what its style set and sets on all letters.
         def dress(node, was, now, before, letters)
           own = was && @worn.node(@part.attr(node, "text:style-name"))
-          parent = @keys[now.style_id]
+          parent = @keys[now.style_id || (was.nil? ? @document.sheet.default&.id : nil)]
           direct = was ? was.direct : NOTHING
           name = @automatic.paragraph(own, parent) do |made|
             Formatting.write(made, :paragraph, direct, now.direct, @part,
