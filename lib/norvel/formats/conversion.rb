@@ -42,9 +42,9 @@ module Norvel
           .reject { |_, text| text.empty? }.sort]
       end
 
+      # Each white space as one, without signs of symbol fonts.
       def joined(paragraphs)
-        paragraphs.map { |paragraph| paragraph.text.gsub(PRIVATE, "") }.join(" ").split(/[\s\u00A0]+/).reject(&:empty?)
-          .join(" ")
+        paragraphs.map(&:text).join(" ").gsub(PRIVATE, "").tr("\t\n\v\f\r\u00A0", " ").squeeze(" ").strip
       end
 
       # What looks otherwise for a reader, property by property; markers that show another number.
@@ -58,10 +58,26 @@ module Norvel
       end
 
       def properties(was, now, again)
-        found = translated.look(was).differences(again.look(now), :paragraph).map(&:label)
-        found << "numbers and bullets of lists" if @document.markers[was.id] != again.markers[now.id]
-        pairs = [[translated, was], [again, now]].map { |document, paragraph| document.letter_look(paragraph) }
-        found | pairs.first.differences(pairs.last, :run).map(&:label)
+        found = differences(:paragraph, translated.look(was), again.look(now))
+        found += ["numbers and bullets of lists"] if @document.markers[was.id] != again.markers[now.id]
+        found | letters(was, now, again)
+      end
+
+      # Run by run where both have as many, else of most letters.
+      def letters(was, now, again)
+        unless was.runs.size == now.runs.size
+          return differences(:run, translated.letter_look(was), again.letter_look(now))
+        end
+        was.runs.zip(now.runs).flat_map { |one, other|
+          next [] if one.text.empty?
+          differences(:run, translated.run_look(one, was), again.run_look(other, now))
+        }.uniq
+      end
+
+      # The labels of what differs between two looks, worked out once for a pair.
+      def differences(place, one, other)
+        known = ((@compared ||= {}.compare_by_identity)[one] ||= {}.compare_by_identity)
+        known[other] ||= one.differences(other, place).map(&:label)
       end
     end
   end

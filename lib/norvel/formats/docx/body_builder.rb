@@ -68,15 +68,24 @@ module Norvel
 
         def paragraph(holder, paragraph)
           node = holder.add_child(@part.create("p"))
-          if paragraph.style_id
-            @part.set(@part.place(@part.place(node, "pPr"), "pStyle"), "val", paragraph.style_id)
-          end
-          Formatting.write(node, "pPr", :paragraph, NOTHING, paragraph.direct, @part)
-          Formatting.write(@part.place(node, "pPr"), "rPr", :run, NOTHING, paragraph.mark, @part)
+          set = formatting(paragraph) and node.add_child(set.dup)
           @builder.end_section(node, paragraph, @part)
-          empty = @part.child(node, "pPr") and empty.element_children.empty? && empty.remove
           @lines.fill(node, paragraph, @builder.place(paragraph))
           node
+        end
+
+        # The pPr of paragraphs that are set alike, made once; nil for nothing.
+        def formatting(paragraph)
+          (@formatting ||= {})[[paragraph.style_id, paragraph.direct, paragraph.mark]] ||= begin
+            node = @part.create("p")
+            if paragraph.style_id
+              @part.set(@part.place(@part.place(node, "pPr"), "pStyle"), "val", paragraph.style_id)
+            end
+            Formatting.write(node, "pPr", :paragraph, NOTHING, paragraph.direct, @part)
+            Formatting.write(@part.place(node, "pPr"), "rPr", :run, NOTHING, paragraph.mark, @part)
+            found = @part.child(node, "pPr")
+            found if found.element_children.any?
+          end
         end
 
         def table(holder, table)

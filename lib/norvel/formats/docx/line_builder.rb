@@ -10,6 +10,7 @@ module Norvel
         MADE = {"\t" => ["tab", {}], "\n" => ["br", {}], "\f" => ["br", {"type" => "page"}],
                 "\v" => ["br", {"type" => "column"}], "\u00AD" => ["softHyphen", {}],
                 "\u2011" => ["noBreakHyphen", {}]}.freeze
+        SPECIAL = /[\x00-\x1f\u00AD\u2011]/
         CONTROL = /[\x00-\x08\x0b\x0c\x0e-\x1f]/
         NOTHING = Styles::PropertySet::EMPTY
         NO_RUN = Document::Run.new("", nil, NOTHING)
@@ -60,6 +61,7 @@ module Norvel
 
         def letters(holder, text, run)
           node = holder.add_child(made_run(run))
+          return node.add_child(text(text)) unless text.match?(SPECIAL)
           text.gsub(CONTROL) { |char| MADE.key?(char) ? char : "" }.scan(TEXT) do |some|
             name, attributes = MADE[some]
             node.add_child(name ? @part.create(name, attributes) : text(some))
@@ -78,10 +80,20 @@ module Norvel
           node = @part.create("r")
           mark = object.is_a?(Document::NoteMark)
           style = mark ? @builder.mark_style(object) || run.style_id : run.style_id
-          @part.set(@part.place(@part.place(node, "rPr"), "rStyle"), "val", style) if style
           direct = (mark && @builder.mark_style(object).nil?) ? run.direct.merge(position: "super") : run.direct
-          Formatting.write(node, "rPr", :run, NOTHING, direct, @part)
+          set = formatting(style, direct) and node.add_child(set.dup)
           node
+        end
+
+        # The rPr of a style and what is set directly, made once; nil for nothing.
+        def formatting(style, direct)
+          return if style.nil? && direct.empty?
+          (@formatting ||= {})[[style, direct]] ||= begin
+            node = @part.create("r")
+            @part.set(@part.place(@part.place(node, "rPr"), "rStyle"), "val", style) if style
+            Formatting.write(node, "rPr", :run, NOTHING, direct, @part)
+            @part.child(node, "rPr") || @part.create("rPr")
+          end
         end
 
         # The element that words stand in: a link, a field, or the paragraph.

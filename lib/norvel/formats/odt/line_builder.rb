@@ -7,6 +7,8 @@ module Norvel
       # the elements they stand in (links, fields), and an element for every object.
       class LineBuilder
         Token = LineWriter::Token
+        # Words with one space between them, which is safe there; any other sign by itself.
+        LETTERS = /[^\s\u00A0]+(?: [^\s\u00A0]+)*|[\s\u00A0]/
         SPANNED = {Document::Link => :link, Document::Field => :field}.freeze
 
         # part: where elements are made; builder: BodyBuilder, which knows notes, images and boxes; report: Carried
@@ -56,7 +58,7 @@ module Norvel
         def letters(text, run, style)
           return [] if @open.any? { |_, _, result| !result }
           context = context(run, style)
-          text.each_char.map { |char| Token.new(char, nil, context) }
+          text.scan(LETTERS).map { |some| Token.new(some, nil, context) }
         end
 
         # Links outside, then the span, then what holds letters alone.

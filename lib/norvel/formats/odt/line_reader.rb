@@ -13,8 +13,11 @@ module Norvel
         Piece = Struct.new(:size, :node, :around)
 
         SIGN = Document::Run::SIGN
-        WHITE = /[\t\r\n ]+/
-        TIDY = /\A(?![\t\r\n ])(?!.*(?:[\t\r]|  | \z)).+\z/
+        NOTHING = [].freeze
+        SPACE = " "
+        DOUBLE = "  "
+        BREAKING = "\t\r\n"
+        BROKEN = /[\t\r\n]/
         MOST_SPACES = 10_000
         TRANSPARENT = %w[meta ruby ruby-base].freeze
         SILENT = %w[soft-page-break ruby-text].freeze
@@ -29,7 +32,7 @@ module Norvel
         def initialize(text, letters, keep: false)
           @text = text
           @part = text.part
-          @ground = @state = text.state(nil, letters)
+          @state = text.ground(letters)
           @within = nil
           @runs = []
           @anchors = []
@@ -39,7 +42,7 @@ module Norvel
           @white = true # does white space that comes now vanish?
           @trailing = nil
           @pieces = ([] if keep)
-          @around = [].freeze
+          @around = NOTHING
         end
 
         # The runs below an element.
@@ -55,12 +58,19 @@ module Norvel
         def inside(node)
           child = node.child
           while child
-            child.text? || child.cdata? ? letters(child.content) : (element(child) if child.element?)
+            case child.node_type
+            when Nokogiri::XML::Node::TEXT_NODE, Nokogiri::XML::Node::CDATA_SECTION_NODE then letters(child.content)
+            when Nokogiri::XML::Node::ELEMENT_NODE then element(child)
+            end
             child = child.next_sibling
           end
         end
 
+        # The usual ones are told by their names, which no other vocabulary has in a line.
         def element(node)
+          name = node.name
+          return span(node) if name == "span"
+          return sign(BREAKS[name], node) if BREAKS.key?(name)
           case node.namespace&.href
           when TEXT then of_text(node)
           when OFFICE then of_office(node)
@@ -72,9 +82,7 @@ module Norvel
         def of_text(node)
           name = node.name
           case name
-          when "span" then span(node)
           when "s" then spaces(node)
-          when "tab", "line-break" then sign(BREAKS[name], node)
           when "a" then around(node, Document::Link.new(**link(node))) { inside(node) }
           when "note" then note(node)
           when "bookmark", "reference-mark" then both_edges(node)
@@ -136,25 +144,15 @@ module Norvel
           @around = outside if outside
         end
 
-        def letters(text)
-          return collapsed(text) unless TIDY.match?(text)
-          @white = false
-          add(text)
-        end
-
         # Runs of white space are one space, at the beginning and after white space none.
-        def collapsed(text)
-          text.split(/([\t\r\n ]+)/).each do |part|
-            next if part.empty?
-            WHITE.match?(part) ? space : letters(part)
-          end
-        end
-
-        def space
-          return if @white
-          @white = true
-          add(" ")
-          @trailing = [@runs.size, @buffer.size - 1, @pieces&.last]
+        def letters(text)
+          text = text.tr(BREAKING, SPACE) if BROKEN.match?(text)
+          text = text.squeeze(SPACE) if text.include?(DOUBLE)
+          text = text[1..] if @white && text.start_with?(SPACE)
+          return if text.empty?
+          @white = text.end_with?(SPACE)
+          add(text)
+          @trailing = [@runs.size, @buffer.size - 1, @pieces&.last] if @white
         end
 
         def spaces(node)

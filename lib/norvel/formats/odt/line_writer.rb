@@ -9,7 +9,8 @@ module Norvel
       class LineWriter
         # A character as it came: the element that stands for it, and those around it.
         Unit = Struct.new(:char, :node, :around, :index)
-        # A character, or something that takes no room, as it is written.
+        # A character (or letters in a row, with single spaces between them), or something that takes no room, as it is
+        # written.
         Token = Struct.new(:char, :node, :context)
         # A span that is made, by the name of its style.
         Span = Struct.new(:style)

@@ -9,7 +9,8 @@ module Norvel
         INDEXES = %w[table-of-content illustration-index table-index object-index].freeze
         THROUGH = %w[section table-of-content illustration-index table-index object-index user-index alphabetical-index
           bibliography index-body index-title].freeze
-        ROW_GROUPS = %w[table-header-rows table-rows table-row-group].freeze
+        HOLDERS = {"table-cell" => true, "text-box" => true, "note-body" => true}.freeze
+        PARAGRAPHS = {"p" => true, "h" => true}.freeze
         LISTS = %w[list list-item list-header numbered-paragraph].freeze
         NOTHING = Styles::PropertySet::EMPTY
         # Where a paragraph stands among lists: the list's id, its level from 0, is it without a marker, the definition.
@@ -37,6 +38,8 @@ module Norvel
           @section = 1
           @states = {}
           @inner = {}.compare_by_identity
+          @plain = {}.compare_by_identity
+          @grounds = {}.compare_by_identity
         end
 
         # Reads everything below a container element.
@@ -51,6 +54,11 @@ module Norvel
         # The State of letters set so; equal ones are one object.
         def state(style_id, direct)
           @states[[style_id, direct]] ||= LineReader::State.new(style_id, direct)
+        end
+
+        # The same for the letters of a paragraph that are in no span.
+        def ground(letters)
+          @grounds[letters] ||= state(nil, letters)
         end
 
         # The State of letters in a span of this style, in letters of a state. What the inner style of words sets beats
@@ -115,7 +123,9 @@ module Norvel
           end
         end
 
+        # Paragraphs are told by their names, which no other vocabulary has here.
         def block(child, place)
+          return paragraph(child, place) if PARAGRAPHS.key?(child.name)
           case child.namespace&.href
           when LineReader::TEXT then text_block(child, place)
           when Names::SPACES["table"] then table(child, place) if child.name == "table"
@@ -125,7 +135,6 @@ module Norvel
 
         def text_block(child, place)
           case child.name
-          when "p", "h" then paragraph(child, place)
           when "list" then list(child, place)
           when "numbered-paragraph" then numbered(child, place)
           when *INDEXES then index(child, place)
@@ -248,7 +257,7 @@ module Norvel
           ordinal = @paragraphs.size
           @paragraphs << nil
           worn = @worn.paragraph(@part.attr(node, "text:style-name"))
-          direct = @shared.formatting.share(worn.direct.values.merge(structure(node, worn)))
+          direct = direct(node, worn)
           @marked = true
           page_start(worn, ordinal) if worn.master && @container.nil? && place == :body
           section = @section
@@ -259,6 +268,17 @@ module Norvel
           @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, section, worn.style_id, direct,
             worn.letters, runs, (@look if place == :table), ordinal, needed(node), @container,
             line.anchors.empty? ? Document::Paragraph::NO_ANCHORS : line.anchors.freeze)
+        end
+
+        # What it sets on itself. Paragraphs outside of lists that wear one style say the same.
+        def direct(node, worn)
+          return @plain[worn] ||= with_structure(node, worn) if @lists.empty? && node.name == "p"
+          with_structure(node, worn)
+        end
+
+        def with_structure(node, worn)
+          said = structure(node, worn)
+          said.empty? ? worn.direct : @shared.formatting.share(worn.direct.values.merge(said))
         end
 
         # What an element says by its kind and its place: the level of a heading, the place in lists.
@@ -308,8 +328,7 @@ module Norvel
 
         # A cell or box must hold something: its last paragraph stays.
         def needed(node)
-          parent = node.parent.name
-          :last_in_cell if %w[table-cell text-box note-body].include?(parent) && node.next_element.nil?
+          :last_in_cell if HOLDERS.key?(node.parent.name) && node.next_element.nil?
         end
 
         # --- tables ---
