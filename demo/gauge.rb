@@ -4,7 +4,7 @@ module Demo
   # A report as its author wrote it: in Markdown, without a style. It waits on the shelf to be dressed.
   class Gauge
     def bytes
-      <<~'MARKDOWN'.b
+      <<~MARKDOWN.b
         ---
         title: The tide gauge at the old pier
         subtitle: A report to the Harbour Authority of Ravelmouth

@@ -63,7 +63,7 @@ module Demo
         item("4. The tide gauge", "P3", ["The keeper had moved the gauge by four metres, so that it stands dry at no state of " \
           "the tide. She asked for:"]) + asked + item("5. Any other business", "P4", ["Mr. Vane said that the harbour book is " \
           "full. A new one is to be bound, <text:span text:style-name=\"T2\">in the same format as the old</text:span>.",
-          "The next meeting is on the first Thursday of April."]) + p + p + p("Pieter Vane, clerk", "P8")
+            "The next meeting is on the first Thursday of April."]) + p + p + p("Pieter Vane, clerk", "P8")
     end
 
     def head

@@ -65,7 +65,7 @@ RSpec.describe Norvel::Formats::Conversion do
     end
 
     it "tells what has no name there, with its place" do
-      odd = docx(p(r("a")) + p(r("b") + '<w:r><w:object/></w:r>'))
+      odd = docx(p(r("a")) + p(r("b") + "<w:r><w:object/></w:r>"))
       expect(to(odd, "odt").carried.to_h[:not_carried]).to eq [{what: "what has no name in the other format (object)", count: 1, places: [2]}]
     end
 

@@ -80,6 +80,12 @@ RSpec.describe Norvel::Markup do
       expect(text.blocks.filter_map(&:place).map { |place| [place.ordered, place.key] }).to eq [[false, 1], [false, 1], [true, 2], [true, 2], [true, 2], [true, 3]]
     end
 
+    it "is what its words say where nothing else does" do
+      prose = "The eastern quay was measured again after the breach of the outer bank, which the accounts confirm. The second wheel is described in few words when the dues were doubled."
+      text = Norvel::Formats["text"].read(["Chapter 1. The estuary", "", prose, "", "1.1 Dues after the breach", "", prose, "", "Figure 1. The well of the gauge", "", prose].join("\n"))
+      expect(text.blocks.map(&:role)).to eq %w[heading_1 body heading_2 body caption body]
+    end
+
     it "may be in encodings of its time" do
       format = Norvel::Formats["text"]
       expect(["\xEF\xBB\xBFTür".b, "\xFF\xFE".b + "Tür".encode("UTF-16LE").b, "T\xFCr".b].map { |bytes| format.read(bytes).blocks.first.text }).to eq ["Tür"] * 3

@@ -236,7 +236,7 @@ RSpec.describe "An OpenDocument text" do
     end
     let(:masters) do
       OpenDocument::MASTER + '<style:master-page style:name="Wide_20_page" style:display-name="Wide page" style:page-layout-name="pm2"><style:header><text:p>head</text:p></style:header>' \
-        '<style:header-left><text:p>left head</text:p></style:header-left></style:master-page>'
+        "<style:header-left><text:p>left head</text:p></style:header-left></style:master-page>"
     end
     let(:document) do
       read(p("a") + p("b", "P1") + p("c"), pages:, masters:, automatic: style("P1", parent: "Standard", more: 'style:master-page-name="Wide_20_page"', lines: 'style:page-number="3"'))
@@ -285,7 +285,7 @@ RSpec.describe "An OpenDocument text" do
     end
 
     it "does not read what was deleted (5.5)" do
-      document = read('<text:tracked-changes><text:changed-region><text:deletion><text:p>gone</text:p></text:deletion></text:changed-region></text:tracked-changes>' + p("kept <text:change text:change-id=\"c\"/>here"))
+      document = read("<text:tracked-changes><text:changed-region><text:deletion><text:p>gone</text:p></text:deletion></text:changed-region></text:tracked-changes>" + p("kept <text:change text:change-id=\"c\"/>here"))
       expect(texts(document)).to eq ["kept here"]
     end
 

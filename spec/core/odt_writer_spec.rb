@@ -236,8 +236,7 @@ RSpec.describe "Writing an OpenDocument text" do
         file = again(changed)
         told = [changed, file].map { |one| Norvel::Formats::Odt::Retold.of(one) }
         back = Norvel::Snapshot.load(Norvel::Snapshot.dump(changed, document), document)
-        [("#{seed} is written otherwise after a night" unless written(back) == written(changed)), ("#{seed} does not come back" unless written(document) == written(document)),
-          *SameDocument.new(*told).differences.first(2).map { |text| "#{seed} #{text}" }].compact
+        [("#{seed} is written otherwise after a night" unless written(back) == written(changed)), *SameDocument.new(*told).differences.first(2).map { |text| "#{seed} #{text}" }].compact
       end
       expect(differing).to be_empty
     end

@@ -6,7 +6,8 @@ module Norvel
     #   name, label, extensions  as of a Format
     #   reader   ->(source) { Markup::Text }; source: a String in UTF-8
     #   writer   ->(text, report, document:, styles:) { String }
-    MarkupFormat = Value.define(:name, :label, :extensions, :reader, :writer) do
+    #   guesses  are the roles of its paragraphs suggested by their words, as it has no signs for them?
+    MarkupFormat = Value.define(:name, :label, :extensions, :reader, :writer, :guesses, guesses: false) do
       self::LARGEST = 10_000_000 # bytes: a text of a million words has fewer
       self::MARKS = {"\xEF\xBB\xBF".b => "UTF-8", "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE"}.freeze
 
@@ -30,7 +31,7 @@ module Norvel
         end
         text = reader.call(self.class.decoded(bytes))
         raise UnreadableFile, "The file holds no words." if text.blocks.all?(&:blank?)
-        text
+        guesses ? Markup::Guessing.of(text) : text
       end
 
       # Text as its bytes say by their mark; else UTF-8, or what was usual before it.

@@ -5,7 +5,7 @@ module Norvel
     # Text and nothing else.
     module PlainText
       MARKUP = MarkupFormat.new(
-        name: "text", label: "plain text", extensions: {".txt" => "text/plain"},
+        name: "text", guesses: true, label: "plain text", extensions: {".txt" => "text/plain"},
         reader: ->(source) { Reader.text(source) },
         writer: ->(text, report, **) { Writer.new(text, report).source }
       )

@@ -71,7 +71,7 @@ module Norvel
             covered = wide - 1 if cell.continued
             made = node.add_child(cell(cell, wide))
             cell.continued ? made.add_child(@part.create("p")) : yield(made, cell.blocks)
-            cell.rows > 1 ? @spans[column] = wide : (@spans.delete(column) unless cell.continued)
+            (cell.rows > 1) ? @spans[column] = wide : (@spans.delete(column) unless cell.continued)
             column += wide
           end
         end

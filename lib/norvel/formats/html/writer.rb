@@ -20,7 +20,7 @@ module Norvel
           @styles = styles
           @notes = {}
           @marked = Hash.new(0)
-          @shift = text.blocks.any? { |block| block.role == "title" } ? 1 : 0
+          @shift = (text.blocks.any? { |block| block.role == "title" }) ? 1 : 0
           @level = 0
         end
 
@@ -171,7 +171,7 @@ module Norvel
           block.pieces.chunk_while { |one, other| one.link && one.link == other.link }.map { |group|
             inside = group.map { |piece| piece(piece) }.join
             link = group.first.link
-            (link && link.match?(SAFE)) ? %(<a href="#{h link}">#{inside}</a>) : inside
+            link&.match?(SAFE) ? %(<a href="#{h link}">#{inside}</a>) : inside
           }.join.strip
         end
 

@@ -19,7 +19,7 @@ module Norvel
           @plain = plain
           @report = report
           @notes = {}
-          @shift = text.blocks.any? { |block| block.role == "title" } ? 1 : 0
+          @shift = (text.blocks.any? { |block| block.role == "title" }) ? 1 : 0
         end
 
         def source

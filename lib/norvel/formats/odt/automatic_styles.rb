@@ -80,7 +80,7 @@ module Norvel
 
         # What a style says but for its name.
         def signature(node)
-          own = @part.attributes(node).reject { |name, _| name == "style:name" }.sort
+          own = @part.attributes(node).except("style:name").sort
           [own, node.element_children.map { |child| content(child) }]
         end
 

@@ -6,7 +6,7 @@ module Norvel
       # A file with nothing in it, to be filled (ISO/IEC 26300-1 3.1, 26300-3 3).
       module Blank
         VERSION = "1.2"
-        SPACES = Names::SPACES.reject { |prefix, _| %w[manifest config].include?(prefix) }
+        SPACES = Names::SPACES.except("manifest", "config")
           .map { |prefix, uri| %(xmlns:#{prefix}="#{uri}") }.join(" ").freeze
         HEAD = %(<?xml version="1.0" encoding="UTF-8"?>\n)
         LAYOUTS = "<office:automatic-styles/><office:master-styles/>"

@@ -161,7 +161,7 @@ module Norvel
         end
 
         def ends_contents?(paragraph)
-          @entries = (@entries || 0)
+          @entries ||= 0
           @depth += depth(paragraph) unless @entries.zero?
           @entries += 1
           return false if @depth.positive?

@@ -154,7 +154,7 @@ module Norvel
           parts = @package.parsed.select { |part| part.path.end_with?("content.xml", "styles.xml", "meta.xml") }
           types = @bytes_of.keys.to_h { |path| [path, PICTURES.fetch(File.extname(path), "")] }
           Archive.build({**parts.to_h { |part| [part.path, part.bytes] }, **@bytes_of,
-                         "META-INF/manifest.xml" => Blank.manifest(types)}, first: ["mimetype", TYPE])
+            "META-INF/manifest.xml" => Blank.manifest(types)}, first: ["mimetype", TYPE])
         end
 
         # Pictures stand in the file itself.

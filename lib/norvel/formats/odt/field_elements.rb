@@ -49,8 +49,10 @@ module Norvel
         end
 
         def reference(word, name, field, part)
-          return part.create("text:note-ref", "text:note-class" => "footnote", "text:ref-name" => name,
-            "text:reference-format" => "text") if word == "NOTEREF"
+          if word == "NOTEREF"
+            return part.create("text:note-ref", "text:note-class" => "footnote", "text:ref-name" => name,
+              "text:reference-format" => "text")
+          end
           part.create("text:bookmark-ref", "text:ref-name" => name,
             "text:reference-format" => ((field.does == "page_reference") ? "page" : "text"))
         end

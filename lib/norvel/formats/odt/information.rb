@@ -13,7 +13,7 @@ module Norvel
         module_function
 
         def read(part)
-          meta = part && part.child(part.root, "office:meta")
+          meta = part&.child(part.root, "office:meta")
           found = FIELDS.transform_values { |name| text(part, meta, name) }
           found[:author] ||= text(part, meta, "dc:creator")
           words = part ? part.children(meta, KEYWORD).map { |node| node.content.strip } : []

@@ -16,7 +16,7 @@ module Norvel
         # Of a style by its id; an id that no style has names itself.
         def [](id)
           return if id.nil?
-          @known[id] ||= (style = @sheet[id]) && style.source.nil? ? fresh(style) : Names.key(id)
+          @known[id] ||= ((style = @sheet[id]) && style.source.nil?) ? fresh(style) : Names.key(id)
         end
 
         private

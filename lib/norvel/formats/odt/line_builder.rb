@@ -45,7 +45,7 @@ module Norvel
           case piece
           when String then letters(piece, run, style)
           when Document::Separator then letters(separator(piece), run, style)
-          when Document::Field then open(piece)
+          when Document::Field then begun(piece)
           when Document::FieldPart then field_part(piece)
           else object(piece, run, style)
           end
@@ -85,7 +85,7 @@ module Norvel
 
         # --- fields that have their parts among the letters ---
 
-        def open(field)
+        def begun(field)
           @open << [field, nil, false]
           []
         end

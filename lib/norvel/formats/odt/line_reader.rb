@@ -229,7 +229,7 @@ module Norvel
           @length -= 1
           piece.size -= 1 if piece
           @anchors.map! { |anchor| (anchor.place > @length) ? anchor.at(@length) : anchor }
-          text.empty? && @runs.size > 1 ? @runs.delete_at(number) : @runs[number] = run.with(text:)
+          (text.empty? && @runs.size > 1) ? @runs.delete_at(number) : @runs[number] = run.with(text:)
         end
 
         def flush

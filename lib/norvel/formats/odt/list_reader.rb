@@ -109,7 +109,7 @@ module Norvel
             part.children(holder, "text:list-style").each { |node| define(pool, part, node) }
           end
           part, holder = @pools["common"]
-          outline = part && part.child(holder, "text:outline-style") and outline(part, outline)
+          outline = part&.child(holder, "text:outline-style") and outline(part, outline)
         end
 
         def define(pool, part, node)
@@ -192,7 +192,7 @@ module Norvel
         end
 
         def add(definition_id, starts, overrides = {})
-          id = [(@lists.keys.max || 0), OUTLINE_LIST].max + 1
+          id = [@lists.keys.max || 0, OUTLINE_LIST].max + 1
           @lists[id] = Document::Numbering::List.new(definition_id, starts, overrides)
           id
         end

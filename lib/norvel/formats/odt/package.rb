@@ -82,8 +82,10 @@ module Norvel
         # The file's bytes with these parts as they are now. What marks its kind stands first and is not packed
         # (26300-3 3.3).
         def packed(parts)
-          return Archive.write(@container, parts.to_h { |part| [part.path, part.bytes] },
-            first: ["mimetype", type.to_s]) unless flat?
+          unless flat?
+            return Archive.write(@container, parts.to_h { |part| [part.path, part.bytes] },
+              first: ["mimetype", type.to_s])
+          end
           parts.empty? ? @container.bytes : @container.filled(content.bytes)
         end
 

@@ -98,7 +98,7 @@ module Norvel
 
         def read_styles
           part = package.styles
-          pools = {"common" => [part, part && part.child(part.root, "office:styles")],
+          pools = {"common" => [part, part&.child(part.root, "office:styles")],
                    "content" => [package.content, automatic(package.content)], "styles" => [part, automatic(part)]}
           @lists = ListReader.new(pools.select { |_, (_, holder)| holder }, formatting)
           @styles = StyleReader.new(part, formatting, lists)
@@ -107,7 +107,7 @@ module Norvel
         end
 
         def automatic(part)
-          part && part.child(part.root, "office:automatic-styles")
+          part&.child(part.root, "office:automatic-styles")
         end
 
         def read_text

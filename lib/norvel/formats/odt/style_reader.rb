@@ -19,7 +19,7 @@ module Norvel
           @formatting = formatting
           @lists = lists
           @nodes = []
-          @holder = part && part.child(part.root, "office:styles")
+          @holder = part&.child(part.root, "office:styles")
           @elements = elements
         end
 

@@ -45,7 +45,7 @@ module Norvel
           {
             "style:position" => Codecs::Measure.text(points), "style:type" => (type unless type == "left"),
             "style:char" => ("." if type == "char"),
-            "style:leader-style" => (stop[:leader] && (LEADERS.key(stop[:leader]) || "dotted")),
+            "style:leader-style" => stop[:leader] && (LEADERS.key(stop[:leader]) || "dotted"),
             "style:leader-text" => LEADER_TEXTS.key(stop[:leader])
           }
         end

@@ -43,7 +43,7 @@ module Norvel
           count = @part.attr(one, attribute).to_i
           return if count < 2
           @part.unset(one, attribute)
-          (([count, MOST_REPEATED].min) - 1).times { one.add_next_sibling(one.dup) }
+          ([count, MOST_REPEATED].min - 1).times { one.add_next_sibling(one.dup) }
         end
 
         # [[row, is it a header row?], …]

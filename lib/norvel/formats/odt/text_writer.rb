@@ -98,7 +98,6 @@ module Norvel
           @numbers ||= @document.numbering.numbers(@document)
         end
 
-
         def runs(node, was, now, before, letters)
           came = was ? was.runs : []
           writer = LineWriter.new(@part, ->(run) { @writer.span(run, letters) })
@@ -107,7 +106,6 @@ module Norvel
             old && before == letters && old.style_id == run.style_id && old.direct == run.direct
           end
         end
-
 
         # --- order ---
 

@@ -30,9 +30,9 @@ module Norvel
 
         # Lines that belong together. Without blank lines each is a paragraph, unless they are broken by hand.
         def groups
-          parted = @lines.slice_when { |one, other| one.empty? != other.empty? }.reject { |lines| lines.first.empty? }
+          parted = @lines.chunk_while { |one, other| one.empty? == other.empty? }.reject { |lines| lines.first.empty? }
           return parted if parted.size > 1 || wrapped?(parted.first || [])
-          parted.flatten.map { |line| [line] }
+          parted.flatten.zip
         end
 
         # All but the last about as long as a page is wide.

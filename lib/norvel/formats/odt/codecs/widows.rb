@@ -16,7 +16,11 @@ module Norvel
           end
 
           def write(value)
-            number = value.nil? ? nil : (value ? "2" : "0")
+            number = if value.nil?
+              nil
+            else
+              (value ? "2" : "0")
+            end
             {"fo:widows" => number, "fo:orphans" => number}
           end
         end
