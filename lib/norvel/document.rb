@@ -20,6 +20,15 @@ module Norvel
     FIELDS = [:format, :name, *CHANGING, :source, :unseen].freeze
     attr_reader(*FIELDS)
 
+    MOST_PARAGRAPHS = 150_000 # some 4,000 pages
+
+    # Raises UnreadableFile for more paragraphs than any text has.
+    def self.refuse_more(count)
+      return if count < MOST_PARAGRAPHS
+      raise UnreadableFile, "The document holds more than #{MOST_PARAGRAPHS / 1000},000 paragraphs, which is more " \
+        "than any text needs."
+    end
+
     # known: the cascade of the state it was made from, where styles or lists are others now
     def initialize(cascade: nil, known: nil, **fields)
       fields[:decisions] ||= NONE

@@ -31,10 +31,20 @@ module Norvel
 
     # What stands in cells is a paragraph each.
     def self.blocks(text)
-      flat(text.blocks).map { |block|
-        words = block.pieces.reject(&:note)
-        Block.new(block.role, words.map { |piece| [piece.text, piece.marks.except(:code)] })
+      flat(text.blocks).flat_map { |block|
+        words = block.pieces.reject(&:note).map { |piece| [piece.text, piece.marks.except(:code)] }
+        lines(words).map { |line| Block.new(block.role, line) }
       }.reject { |block| block.text.strip.empty? }
+    end
+
+    # A line break from elsewhere is mostly meant as the end of a paragraph.
+    def self.lines(words)
+      words.each_with_object([[]]) do |(text, marks), lines|
+        text.split("\n", -1).each_with_index do |part, index|
+          lines << [] unless index.zero?
+          lines.last << [part, marks] unless part.empty?
+        end
+      end
     end
 
     def self.flat(blocks)
@@ -42,7 +52,7 @@ module Norvel
         (block.role == "table") ? flat(block.rows.flatten.flat_map(&:blocks)) : [block]
       end
     end
-    private_class_method :blocks, :flat
+    private_class_method :blocks, :flat, :lines
 
     # Blocks as pieces in a document's styles: the guide's style for the role, the usual one, or the default.
     def self.pieces(blocks, document, guide)

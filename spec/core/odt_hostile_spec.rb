@@ -80,6 +80,20 @@ RSpec.describe "An OpenDocument file that is none" do
     expect(document.paragraphs.last.text).to eq "c"
   end
 
+  it "may hold more paragraphs than any text" do
+    stub_const("Norvel::Document::MOST_PARAGRAPHS", 50)
+    fails(OpenDocument.new("<text:p>a</text:p>" * 60).bytes, /more than any text needs/)
+    expect { docx(p(r("a")) * 60) }.to raise_error(Norvel::UnreadableFile, /more than any text needs/)
+  end
+
+  it "may have a thousand lists that go on from one another, and styles in a circle of a thousand" do
+    lists = (1..1000).map { |n| %(<text:list xml:id="l#{n}" text:continue-list="l#{n - 1}"><text:list-item text:start-value="#{n}"><text:p text:style-name="s#{n}">a</text:p></text:list-item></text:list>) }
+    styles = (1..1000).map { |n| %(<style:style style:name="s#{n}" style:family="paragraph" style:parent-style-name="s#{(n % 1000) + 1}"/>) }
+    document = read(OpenDocument.new(lists.join, styles: styles.join).bytes)
+    expect([document.paragraphs.size, document.sheet.chain(document.sheet["s7"]).size]).to eq [1000, 100]
+    expect(document.paragraphs.map { |one| document.look(one) }.uniq.size).to be <= 1000
+  end
+
   it "may be without styles, list of files, or information of itself" do
     bare = packed(%(<office:document-content #{OpenDocument::SPACES}><office:body><office:text><text:p text:style-name="Missing">words</text:p></office:text></office:body></office:document-content>))
     document = read(bare)

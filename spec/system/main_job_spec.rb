@@ -107,7 +107,7 @@ RSpec.describe "the main job", type: :feature do
     visit "/"
     attach_file "file", path, make_visible: true
     click_button "Bring in"
-    expect(page).to have_css("[role=alert]", text: "letter.docx was not taken in. This is not a .docx file.")
+    expect(page).to have_css("[role=alert]", text: "letter.docx was not taken in. This is not a .docx, .odt or .fodt file.")
   end
 
   it "tells a second window that the document went on without it" do

@@ -169,7 +169,7 @@ RSpec.describe "stations as plain pages" do
       expect(last_response["Content-Disposition"]).to match(/\.docx"/)
     end
     form "templates/bring"
-    expect_refused "No file was chosen: choose a .docx first."
+    expect_refused "No file was chosen: choose a .docx, .odt or .fodt first."
   end
 
   it "shows the images of a document and keeps what is said of them" do

@@ -2,8 +2,8 @@
 
 module Norvel
   module Markup
-    # What paragraphs of a text without any markup are, from their words alone: titles and headings, quotations, captions,
-    # references. What the text itself says (underlined titles, typed lists) stays.
+    # What paragraphs of a text without any markup are, from their words alone: titles and headings, quotations,
+    # captions, references. What the text itself says (underlined titles, typed lists) stays.
     module Guessing
       SURE = 0.7 # less is not enough to dress a paragraph by
       ROLES = /\A(?:title|heading_[1-6]|caption|reference_entry|quote)\z/

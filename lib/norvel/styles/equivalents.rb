@@ -15,6 +15,7 @@ module Norvel
         "Strong" => "Strong Emphasis", "List Bullet" => "List 1", "List Number" => "Numbering 1",
         "HTML Preformatted" => "Preformatted Text"
       }.freeze
+      OPEN_BASE = "Standard" # the base style of files with the second kind of names
       OTHERS = (NAMES.to_a + NAMES.invert.to_a).to_h { |one, other| [one.downcase, other] }.freeze
 
       # The other name of a style, nil for none.

@@ -46,12 +46,15 @@ module Norvel
         (style && style.type == type) ? style : default(type)
       end
 
+      DEEPEST = 100 # styles based on one another: no text has as many
+
       # The style and what it is based on, root first. A missing base, one of another type and a circle end the chain.
       def chain(style)
         return [] unless style
         @chains[style.id] ||= begin
-          line = [style]
-          while (base = @styles[line.last.based_on]) && base.type == style.type && !line.include?(base)
+          line, seen = [style], {style.id => true}
+          while (base = @styles[line.last.based_on]) && base.type == style.type && !seen[base.id] && line.size < DEEPEST
+            seen[base.id] = true
             line << base
           end
           line.reverse.freeze
@@ -71,8 +74,13 @@ module Norvel
       # files of another kind; for the name of a base style the default one, however this file calls it; nil when
       # there is none.
       def called(name)
-        other = Equivalents.other(name)
-        named(name, "paragraph") || (other && named(other, "paragraph")) || (default if BASES.match?(name))
+        named(name, "paragraph") || namesake(name) || (default if BASES.match?(name))
+      end
+
+      # In files whose base style says that they have names of the other kind.
+      def namesake(name)
+        other = Equivalents.other(name) if default&.name == Equivalents::OPEN_BASE
+        other && named(other, "paragraph")
       end
 
       # The style of the other kind that is one with this one: text and words in it change together (17.7.4.6). Each

@@ -89,6 +89,7 @@ module Norvel
 
         def paragraph(node, place, cell)
           ordinal = @paragraphs.size
+          Document.refuse_more(ordinal)
           @paragraphs << nil
           outside = [@places, @within, @objects]
           @places, @within, @objects = @pending, nil, nil

@@ -15,6 +15,8 @@ module Norvel
         BULLET = "•" # for pictures as bullets
         BARE = "bare" # the definition of lists that name no style
         DEEPEST = 10
+        # The id that a list has where it was met last.
+        Standing = Struct.new(:id)
 
         # nodes: the elements of list styles by definition id, for a writer
         attr_reader :nodes
@@ -27,7 +29,8 @@ module Norvel
           @lists = {}
           @nodes = {}
           @last = {}
-          @named = {}
+          @named, @standing = {}, {}
+          @count = OUTLINE_LIST
           @of_styles = {}
           read
         end
@@ -83,17 +86,22 @@ module Norvel
         #   continues: the xml:id of the list it goes on with, or true for the last one of its kind
         def begin(definition_id, continues: nil, named: nil)
           definition_id ||= bare
-          id = (continues == true) ? @last[definition_id] : @named[continues]
+          id = (continues == true) ? @last[definition_id] : @named[continues]&.id
           id = add(definition_id, starts(definition_id)) unless id && @lists[id]&.definition_id == definition_id
-          @named[named] = id if named
+          named(id, named) if named
           @last[definition_id] = id
+        end
+
+        # A block's name stands for its list as it counts last.
+        def named(id, name)
+          @named[name] = @standing[id] ||= Standing.new(id)
         end
 
         # The id of the same list from where a level begins at another number, or where levels look otherwise.
         def vary(id, starts: {}, overrides: {})
           list = @lists.fetch(id)
           changed = add(list.definition_id, starts, list.overrides.merge(overrides))
-          @named.transform_values! { |other| (other == id) ? changed : other }
+          standing = @standing.delete(id) and (@standing[changed] = standing).id = changed
           @last[list.definition_id] = changed
         end
 
@@ -192,7 +200,7 @@ module Norvel
         end
 
         def add(definition_id, starts, overrides = {})
-          id = [@lists.keys.max || 0, OUTLINE_LIST].max + 1
+          id = @count += 1
           @lists[id] = Document::Numbering::List.new(definition_id, starts, overrides)
           id
         end

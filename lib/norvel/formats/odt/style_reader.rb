@@ -110,8 +110,9 @@ module Norvel
 
         # The elements of a style and its bases, the nearest first.
         def chain(name)
-          line = []
-          while (node = element(name)) && !line.include?(node) && line.size < CHAIN
+          line, seen = [], {}
+          while (node = element(name)) && !seen[name] && line.size < CHAIN
+            seen[name] = true
             line << node
             name = @part.attr(node, "style:parent-style-name")
           end

@@ -255,6 +255,7 @@ module Norvel
 
         def paragraph(node, place)
           ordinal = @paragraphs.size
+          Document.refuse_more(ordinal)
           @paragraphs << nil
           worn = @worn.paragraph(@part.attr(node, "text:style-name"))
           direct = direct(node, worn)
