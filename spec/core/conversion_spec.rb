@@ -131,6 +131,16 @@ RSpec.describe Norvel::Formats::Conversion do
     end
   end
 
+  it "tells what the package held that no paragraph shows" do
+    changed = docx(p('<w:ins w:id="1" w:author="a"><w:r><w:t>new</w:t></w:r></w:ins><w:del w:id="2" w:author="a"><w:r><w:delText>old</w:delText></w:r></w:del>') + "<w:sdt><w:sdtContent>#{p(r("held"))}</w:sdtContent></w:sdt>")
+    expect(to(changed, "odt").carried.to_h).to eq(approximate: [{what: "tracked insertions", count: 1, how: "plain text"}, {what: "content controls", count: 1, how: "their contents"}],
+      not_carried: [{what: "tracked deletions", count: 1, places: []}])
+    body = "<text:tracked-changes><text:changed-region><text:deletion><text:p>old</text:p></text:deletion></text:changed-region></text:tracked-changes><text:p>kept</text:p>"
+    macro = odt(body, files: {"Basic/Standard/Module1.xml" => "<m/>"})
+    expect(to(macro, "docx").carried.to_h[:not_carried].map { |one| one[:what] }).to eq ["tracked deletions", "macros"]
+    expect(to(macro, "html").carried.to_h[:not_carried].map { |one| one[:what] }).to include "macros"
+  end
+
   it "makes one file of a package and back" do
     document = MixedOpen.new(3).document
     flat = read(to(document, "fodt"))

@@ -49,6 +49,17 @@ RSpec.describe "formats", type: :feature do
     expect([docx.format, docx.seal.words]).to eq ["docx", odt.seal.words]
   end
 
+  # Source: axe-core (Deque Systems).
+  it "hands over web pages in which axe-core finds no fault" do
+    documents = [Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis"), Norvel::Formats.read(Demo::Minutes.new.bytes, name: "minutes")]
+    documents.each_with_index do |document, number|
+      path = File.join(Dir.mktmpdir, "#{number}.html")
+      File.binwrite(path, Norvel::Formats.write(document, as: "html").bytes)
+      page.driver.browser.navigate.to("file://#{path}")
+      expect(page).to be_axe_clean
+    end
+  end
+
   it "dresses a report in Markdown in the report's template" do
     bring_in(Demo::Gauge.new.bytes, "tide gauge.md")
     expect(page).to have_css("h1", text: "has no styles yet")

@@ -14,6 +14,7 @@ module Norvel
 
       # Raises Unwritable.
       def written
+        Unmodelled.tell(@document, @report)
         undressing = Markup::Undressing.new(@document, @report)
         text = undressing.text
         looks = {document: @document, styles: undressing.styles}

@@ -5,13 +5,19 @@ module Norvel
     # The styles of a template by the roles of text. What the template has no style for is made, on the style of its
     # running text.
     class Wardrobe
-      # What a style is like that has to be made: [paragraph, letters].
+      SINGLE = Styles::Properties::SINGLE
+      # What a style is like that has to be made, on the style of running text: [paragraph, letters].
       MADE = {
-        "quote" => [{indent_left: 36.0, indent_right: 36.0}, {}], "code" => [{}, {font: "Courier New"}],
-        "caption" => [{}, {italic: true}], "note" => [{}, {size: 10.0}], "title" => [{align: "center"}, {bold: true}],
+        "quote" => [{indent_left: 36.0, indent_right: 36.0, first_line: 0.0}, {}],
+        "code" => [{first_line: 0.0, align: "left", line_spacing: SINGLE, space_before: 0.0, space_after: 0.0},
+          {font: "Courier New"}],
+        "caption" => [{first_line: 0.0}, {italic: true}],
+        "note" => [{first_line: 0.0, line_spacing: SINGLE, space_after: 0.0}, {size: 10.0}],
+        "title" => [{align: "center", first_line: 0.0}, {bold: true}],
+        "list_item" => [{first_line: 0.0}, {}],
         **(1..6).to_h { |level|
-          ["heading_#{level}", [{outline_level: level, keep_with_next: true, space_before: 12.0, space_after: 6.0},
-            {bold: true, size: [18.0 - ((level - 1) * 2), 12.0].max}]]
+          ["heading_#{level}", [{outline_level: level, keep_with_next: true, first_line: 0.0, space_before: 12.0,
+                                 space_after: 6.0}, {bold: true, size: [18.0 - ((level - 1) * 2), 12.0].max}]]
         }
       }.freeze
       WORDS = {link: /\A(?:hyperlink|internet link)\z/i,

@@ -57,6 +57,7 @@ module Norvel
 
         def text
           info = info()
+          drop_title(info[:title])
           notes = notes()
           walk(@root)
           close
@@ -76,6 +77,12 @@ module Norvel
           said = {title: @root.at_css("title")&.text, author: meta("author"),
                   date: meta("date") || meta("dcterms.date"), language: (@root.at_css("html") || {})["lang"]}
           said.transform_values { |text| text&.strip }.reject { |_, text| text.nil? || text.empty? }
+        end
+
+        # The title of the page that stands above its text is no part of it.
+        def drop_title(title)
+          header = @root.at_css("body > header") or return
+          header.remove if title && header.text.strip == title
         end
 
         def meta(name)

@@ -8,7 +8,7 @@ module Norvel
       class Writer
         MARKS = {bold: "strong", italic: "em", strike: "s", underline: "u", highlight: "mark", code: "code"}.freeze
         POSITIONS = {"super" => "sup", "sub" => "sub"}.freeze
-        SELECTORS = {"body" => "p, li, dd", "title" => "h1", "quote" => "blockquote", "caption" => ".caption, caption",
+        SELECTORS = {"body" => "p, li", "title" => "h1", "quote" => "blockquote", "caption" => ".caption, caption",
                      "code" => "pre"}.freeze
         SAFE = /\A(?:https?:|mailto:|ftp:|tel:|#)/i
 
@@ -38,7 +38,7 @@ module Norvel
             </style>
             </head>
             <body>
-            <main>
+            #{heading}<main>
             #{body}
             #{notes}</main>
             </body>
@@ -54,7 +54,14 @@ module Norvel
 
         def title
           found = @text.info[:title] || @text.blocks.find { |block| block.role.match?(/\Atitle|\Aheading/) }&.text
+          found = File.basename(@document.name, ".*") if found.to_s.strip.empty? && @document
           found.to_s.strip.empty? ? "Text" : found.tr("\n", " ")
+        end
+
+        # A page has one heading of the first level at least: a text without any has its title above it.
+        def heading
+          first = @text.blocks.any? { |block| block.role.match?(/\A(?:title|heading_\d)\z/) && block.place.nil? }
+          first ? "" : "<header><h1>#{h title}</h1></header>\n"
         end
 
         def meta
@@ -226,15 +233,25 @@ module Norvel
           rules = @styles.filter_map { |role, id| rule(role, id) }
           (["main { max-width: 42em; margin: 0 auto; padding: 1em; }", "table { border-collapse: collapse; }",
             "th, td { border: 1px solid; padding: 0.25em 0.5em; text-align: left; }",
-            "img { max-width: 100%; height: auto; }"] + rules).join("\n")
+            "img { max-width: 100%; height: auto; }", "pre { overflow-x: auto; }"] + rules).join("\n")
         end
 
         def rule(role, id)
           selector = SELECTORS[role] || role[/\Aheading_(\d)/, 1]&.then { |level| "h#{[level.to_i + @shift, 6].min}" }
           return unless selector && @document
           style = @document.sheet.resolve(id)
-          declared = declared(style)
+          looks = [said(selector, declared(style))]
+          looks << said("main > p", {"text-indent" => first_line(style)}) if role == "body"
+          looks.join("\n")
+        end
+
+        def said(selector, declared)
           "#{selector} { #{declared.map { |name, value| "#{name}: #{value};" }.join(" ")} }"
+        end
+
+        # Of running text alone: entries of lists and lines of code have none.
+        def first_line(style)
+          em([@document.cascade.of_style(style, :paragraph)[:first_line], 0.0].max)
         end
 
         # What makes sense on a screen of any width.
@@ -246,8 +263,8 @@ module Norvel
             "font-weight" => letters[:bold] ? "bold" : "normal", "font-style" => letters[:italic] ? "italic" : "normal",
             "text-align" => paragraph[:align],
             "line-height" => ((spacing[:rule] == "multiple") ? [spacing[:value] * 1.2, 1.2].max.round(2) : 1.4).to_s,
-            "margin" => "#{em(paragraph[:space_before])} 0 #{em(paragraph[:space_after])}",
-            "text-indent" => em(paragraph[:first_line])
+            "margin" => %i[space_before indent_right space_after indent_left]
+              .map { |name| em([paragraph[name], 0.0].max) }.join(" ")
           }
         end
 

@@ -60,8 +60,10 @@ module Norvel
           part.create("office:annotation-end", "office:name" => "comment#{object.comment}")
         end
 
-        # Signs that say nothing of themselves go without a word.
-        SILENT = %w[annotationRef separator continuationSeparator proofErr].freeze
+        # Signs that say nothing of themselves, and what is told once for the whole file (Unmodelled), go without a
+        # word.
+        SILENT = %w[annotationRef separator continuationSeparator proofErr del moveFrom moveFromRangeStart
+          moveFromRangeEnd moveToRangeStart moveToRangeEnd].freeze
 
         private
 

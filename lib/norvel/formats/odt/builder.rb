@@ -34,6 +34,7 @@ module Norvel
           BodyBuilder.new(self, @package.content).fill(body, document.blocks)
           sequences(body)
           information
+          gaps
           @flat ? flat : packed
         end
 
@@ -131,6 +132,17 @@ module Norvel
           holder = part.children(section("office:styles"), "style:default-style").first or return
           properties = part.place(holder, "style:paragraph-properties")
           part.set(properties, "style:tab-stop-distance", Codecs::Measure.text(document.settings.default_tab_stop))
+        end
+
+        # Spaces of neighbours add up here, where the larger of them counted.
+        def gaps
+          return if document.settings.sum_spaces
+          both = document.paragraphs.each_cons(2).count do |above, below|
+            above.container == below.container && document.look(above)[:space_after].positive? &&
+              document.look(below)[:space_before].positive?
+          end
+          return if both.zero?
+          @report.approximate("spaces between paragraphs", "the sum of two, not the larger", count: both)
         end
 
         # Captions count by names that are declared before the text.

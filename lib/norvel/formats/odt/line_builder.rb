@@ -128,8 +128,7 @@ module Norvel
           when Document::Bookmark then bookmark(object)
           when Document::CommentMark then @builder.comment_edge(object, @part)
           when Document::Equation then @builder.equation(object, @part)
-          when Document::Field, Document::FieldPart then nil
-          else @report.lost("what has no name in the other format (#{object.name})", place: @place) && nil
+          when Document::Unknown then @builder.element(object, @part, @place)
           end
           node && Token.new(nil, node, [])
         end
