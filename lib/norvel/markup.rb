@@ -37,6 +37,14 @@ module Norvel
       end
     end
 
+    # Blocks as they belong together: entries of lists, lines of code, parts of a quotation; others by themselves.
+    def self.groups(blocks)
+      blocks.chunk_while do |one, other|
+        next one.place && other.place if one.place || other.place
+        one.role == other.role && %w[code quote].include?(one.role)
+      end
+    end
+
     # The words of a block, in order.
     def self.words_of(block)
       return block.text.split unless block.role == "table"

@@ -72,12 +72,7 @@ module Norvel
         # --- blocks ---
 
         def blocks(list)
-          list.chunk_while { |one, other| together?(one, other) }.map { |group| group(group) }.join("\n")
-        end
-
-        def together?(one, other)
-          return one.place && other.place if one.place || other.place
-          one.role == other.role && %w[code quote].include?(one.role)
+          Markup.groups(list).map { |group| group(group) }.join("\n")
         end
 
         def group(group)

@@ -35,14 +35,8 @@ module Norvel
         end
 
         def body(blocks)
-          groups = blocks.chunk_while { |one, other| together?(one, other) }
+          groups = Markup.groups(blocks)
           groups.map { |group| group(group) }.reject(&:empty?).join("\n\n")
-        end
-
-        # Lines of code, entries of lists and parts of a quotation belong together.
-        def together?(one, other)
-          return one.place && other.place if one.place || other.place
-          one.role == other.role && %w[code quote].include?(one.role)
         end
 
         def group(group)
