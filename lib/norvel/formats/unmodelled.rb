@@ -2,8 +2,8 @@
 
 module Norvel
   module Formats
-    # What a package holds that a Document does not: it stays in a file of the same format, and is told when the document
-    # leaves in another one.
+    # What a package holds that a Document does not: it stays in a file of the same format, and is told when the
+    # document leaves in another one.
     module Unmodelled
       # [what, how it goes along (nil for not), parts it is looked for in, its mark there (nil: the part itself)]
       DOCX = [
@@ -18,7 +18,8 @@ module Norvel
         ["tracked insertions", "plain text", /\Acontent\.xml\z/, /<text:insertion[\s>\/]/n],
         ["tracked deletions", nil, /\Acontent\.xml\z/, /<text:deletion[\s>\/]/n],
         ["form controls", nil, /\Acontent\.xml\z/, /<draw:control[\s>\/]/n],
-        ["embedded objects", "the picture of them, where there is one", /\Acontent\.xml\z/, /<draw:object(?:-ole)?[\s>\/]/n],
+        ["embedded objects", "the picture of them, where there is one", /\Acontent\.xml\z/,
+          /<draw:object(?:-ole)?[\s>\/]/n],
         ["macros", nil, %r{\A(?:Basic|Scripts)/.+\.(?:xml|xba|py|js|bsh)\z}, nil],
         ["signatures", nil, %r{\AMETA-INF/documentsignatures\.xml\z}, nil]
       ].freeze
