@@ -19,7 +19,7 @@ module Norvel
         Formats.for_path(output)
         document = dressed(path)
         written = write(document, output)
-        @options[:json] ? json(document, written, output) : told(written)
+        @options[:json] ? json(written, output) : told(written)
         0
       end
 
@@ -39,7 +39,7 @@ module Norvel
         Formats.markup(bytes, path) || Formats.of(bytes)
       end
 
-      def json(_document, written, output)
+      def json(written, output)
         @out.puts JSON.pretty_generate(from: @from.name, to: Formats.for_path(output).name, words_unchanged: true,
           carried: written.carried.to_h)
       end

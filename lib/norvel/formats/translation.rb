@@ -29,10 +29,6 @@ module Norvel
       end
 
       # The id of a style in the other format.
-      def id(old)
-        ids[old]
-      end
-
       private
 
       def styles

@@ -9,8 +9,8 @@ module Norvel
         PICTURES = {".png" => "image/png", ".jpg" => "image/jpeg", ".jpeg" => "image/jpeg", ".gif" => "image/gif",
                     ".svg" => "image/svg+xml", ".bmp" => "image/bmp", ".tif" => "image/tiff"}.freeze
 
-        # document: to be written; blank: the file that is filled, read; page_styles: names of masters made
-        attr_reader :document, :blank, :reader, :report, :page_styles
+        # document: to be written; blank: the file that is filled, read
+        attr_reader :document, :blank, :reader, :report
 
         # flat: as one XML file; report: Carried
         def initialize(document, report, flat: false)
@@ -22,7 +22,6 @@ module Norvel
           @package = @reader.package
           @pictures = {}
           @counts = Hash.new(0)
-          @page_styles = []
           @bytes_of = {}
         end
 

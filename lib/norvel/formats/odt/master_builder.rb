@@ -67,7 +67,6 @@ module Norvel
           shown = free_name(section, number)
           layout = layout(section, heads)
           name = page(shown, layout, heads, "default", nil)
-          @builder.page_styles << shown
           return name unless section.title_page
           page("#{shown}, first", layout, heads, "first", name)
         end

@@ -13,12 +13,12 @@ module Norvel
         PARAGRAPHS = {"p" => true, "h" => true}.freeze
         LISTS = %w[list list-item list-header numbered-paragraph].freeze
         NOTHING = Styles::PropertySet::EMPTY
-        # Where a paragraph stands among lists: the list's id, its level from 0, is it without a marker, the definition.
+        # Where a paragraph stands among lists: the list's id, its level from 0, is it without a marker.
         Place = Struct.new(:list_id, :level, :continues)
 
         # What a writer needs to find its way back: the elements of paragraphs and their pieces by ordinal, of
-        # containers by id, of lists by theirs.
-        Nodes = Struct.new(:paragraphs, :pieces, :containers, :lists)
+        # containers by id.
+        Nodes = Struct.new(:paragraphs, :pieces, :containers)
 
         attr_reader :part, :paragraphs, :tables, :nodes, :pictures, :page_starts
 
@@ -28,7 +28,7 @@ module Norvel
           @worn = worn
           @shared = shared
           @keep = keep_nodes
-          @nodes = Nodes.new([], [], {}, {}) if keep_nodes
+          @nodes = Nodes.new([], [], {}) if keep_nodes
           @paragraphs = []
           @tables = []
           @pictures = []
@@ -216,7 +216,6 @@ module Norvel
             (@part.attr(node, "text:continue-numbering") == "true" || nil)
           definition ||= styled(node)
           id = @shared.lists.begin(definition, continues:, named:)
-          @nodes.lists[node.pointer_id] = id if @keep
           Place.new(id, 0, false)
         end
 

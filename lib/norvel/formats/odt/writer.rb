@@ -7,8 +7,6 @@ module Norvel
       # read again with its elements at hand, compared with the document, and patched. The same document gives the same
       # bytes.
       class Writer
-        MANIFEST = "META-INF/manifest.xml"
-
         def initialize(document)
           @document = document
           @reader = Reader.new(Package.new(document.source), name: document.name, keep_nodes: true)
