@@ -100,7 +100,7 @@ module Norvel
 
     # Paragraphs and tables of the text, in order, tables with what stands in their cells.
     def blocks
-      @blocks ||= Blocks.of(paragraphs, tables)
+      @blocks ||= (tables.empty? && paragraphs.none?(&:container)) ? paragraphs : Blocks.of(paragraphs, tables)
     end
 
     # The same without these paragraphs. Places with names that stood in them stand at the next one now, as in the file.
@@ -241,6 +241,14 @@ module Norvel
 
     def markers
       @markers ||= numbering.markers(self)
+    end
+
+    # Its pages (Layout::Result) where they have been worked out, else nil: nobody waits for them unasked.
+    attr_reader :pages
+
+    # Works its pages out, from those of another state where they are known. Raises Layout::Defeated.
+    def lay_out(known: nil)
+      @pages ||= Layout.of(self, known:)
     end
 
     def word_count

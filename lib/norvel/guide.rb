@@ -54,6 +54,10 @@ module Norvel
       data["headings"] || {}
     end
 
+    def pagination
+      data["pagination"] || {}
+    end
+
     def clean
       data["clean"] || {}
     end

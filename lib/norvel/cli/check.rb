@@ -16,7 +16,7 @@ module Norvel
       def perform
         raise Refused, "usage: norvel #{USAGE}" if @arguments.empty?
         guide
-        checks = @arguments.map { |path| [path, Guide::Check.new(guide, read(path))] }
+        checks = @arguments.map { |path| [path, Guide::Check.new(guide, laid_out(read(path)))] }
         @options[:json] ? json(checks) : text(checks)
         (checks.all? { |_, check| check.meets? }) ? 0 : 1
       end
@@ -29,11 +29,12 @@ module Norvel
       def report(check)
         places = check.document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
         {guide: guide.name, meets: check.meets?, counts: check.counts,
-         findings: check.findings.map { |f| finding(f, places).merge(beside(f, check)) }, unchecked: guide.unchecked}
+         findings: check.findings.map { |f| finding(f, places, check.page(f)).merge(beside(f, check)) },
+         unchecked: guide.unchecked}
       end
 
-      def finding(finding, places)
-        {rule: finding.rule, severity: finding.severity, index: places[finding.paragraph], page: nil,
+      def finding(finding, places, page)
+        {rule: finding.rule, severity: finding.severity, index: places[finding.paragraph], page:,
          section: finding.section, message: finding.message,
          expected: finding.asked, found: finding.found, cite: finding.cite, mend: finding.mend&.name}
       end

@@ -53,6 +53,13 @@ module Norvel
         Formats.read_file(path, template:)
       end
 
+      # The document with its pages, so that rules on them are judged; without where they can't be worked out.
+      def laid_out(document)
+        document.tap(&:lay_out)
+      rescue Layout::Defeated
+        document
+      end
+
       # Writes whole or not at all: into a file beside it, read back, then renamed.
       def write(document, path)
         written = Formats.write_for(document, path)

@@ -21,7 +21,7 @@ module Norvel
         output = @options[:dry] ? nil : required(:output)
         Formats.for_path(output) if output
         edit = Edits::MendSafe.new(guide, only: @options[:only])
-        before = read(path)
+        before = laid_out(read(path))
         after = edit.apply(before).after
         write(after, output) if output
         @options[:json] ? json(edit.plan(before)) : text(edit.plan(before))

@@ -30,6 +30,14 @@ module Norvel
         @before = nil
       end
 
+      # The number of the sheet that a finding is seen on, where pages are known: of its paragraph, else of the first
+      # of its section.
+      def page(finding)
+        pages = document.pages or return
+        return pages.sheet_of(finding.paragraph)&.page if finding.paragraph
+        finding.section && pages.sheets.find { |sheet| sheet.section == finding.section }&.page
+      end
+
       # Every Finding: those on the page set-up and the document, then paragraph by paragraph; granted exceptions left
       # out.
       def findings

@@ -39,9 +39,14 @@ module Norvel
       make_equal: ->(list, _, name, value) { Edits::MakeEqual.new(Mend.ids(list), name, value) },
       say_language: ->(list, _, tag) { Edits::SayLanguage.new(Mend.ids(list), tag) },
       set_page: ->(list, _, values) { Edits::SetPage.new(list.map(&:section), values) },
+      keep_with_next: ->(list, _) { Edits::KeepWithNext.new(Mend.ids(list)) },
+      remove_page_breaks: ->(_, _, ids) { Edits::RemovePageBreaks.new(ids) },
+      begin_on_next_page: ->(_, _, ids) { Edits::BeginOnNextPage.new(ids) },
       describe: ->(_, _, values) { Edits::Describe.new(values) },
       space_for_blanks: ->(list, guide) { Edits::SpaceForBlanks.new(Mend.ids(list), asked: guide.asked) },
-      remove_blanks: ->(list, _) { Edits::RemoveBlankParagraphs.new(Mend.ids(list)) },
+      remove_blanks: ->(list, _, ids = nil) {
+        Edits::RemoveBlankParagraphs.new(ids || Mend.ids(list), keep_gaps: ids.nil?)
+      },
       indent_without_tabs: ->(list, guide) { Edits::IndentWithoutTabs.new(Mend.ids(list), asked: guide.asked) },
       indent_without_spaces: ->(list, guide) {
         Edits::IndentWithoutTabs.new(Mend.ids(list), pattern: Survey::ByHand::LEADING_SPACE, asked: guide.asked)

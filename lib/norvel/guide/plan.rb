@@ -110,7 +110,15 @@ module Norvel
       def checked
         was = @last_check.document
         reached = @after.numbering.equal?(was.numbering) ? Styles.reached(was, @after) : nil
-        Check.new(guide, @after, before: @last_check, reached:)
+        Check.new(guide, laid_out(@after, was), before: @last_check, reached:)
+      end
+
+      # With its pages, where those of the state before were known.
+      def laid_out(now, was)
+        now.lay_out(known: was.pages) if was.pages
+        now
+      rescue Layout::Defeated
+        now
       end
 
       # Mends all of a stage. True when something was changed.

@@ -14,9 +14,20 @@ module Norvel
         "v" => 8, "k" => 6
       }.freeze
 
+      MOST_WORDS = 60_000 # kept at a time
+      UNSEEN = /[\u00AD\u200B-\u200F\u2028-\u202E\u2060-\u2064\uFEFF\p{Cc}]/ # format characters take no room
+      TWINS = {"\u2011" => "-", "\u2010" => "-", "\u00A0" => " ", "\u202F" => "\u2009", "\u2009" => " "}.freeze
+      SQUARE = %i[ID IX EB EM OW CW NS H2 H3].to_h { |name| [name, true] }.freeze
+
+      # Its file's name.
+      attr_reader :name
+
       def initialize(path)
         @path = path
+        @name = File.basename(path)
         @advances = {}
+        @words = {}
+        @measure = method(:width)
         @guard = Mutex.new
       end
 
@@ -38,9 +49,19 @@ module Norvel
         @line_height ||= ascent + descent + gap
       end
 
-      # The width of a character; that of a missing one is the font's own sign for it.
+      # The width of a character; of one that it lacks, what it takes in the next face that ships with it.
       def advance(character)
         @advances[character] || @guard.synchronize { @advances[character] ||= measured(character) }
+      end
+
+      # Is there a glyph for it?
+      def has?(character)
+        !glyph(character).zero?
+      end
+
+      # A Word of this face, measured once.
+      def word(text)
+        @words[text] || learn(text)
       end
 
       # The width of a text without kerning.
@@ -55,9 +76,33 @@ module Norvel
 
       private
 
+      def learn(text)
+        @words = {} if @words.size >= MOST_WORDS
+        @words[text] = Word.new(text, @measure)
+      end
+
       def measured(character)
-        glyph = (@map ||= file.cmap.unicode.first)[character.ord]
-        file.horizontal_metrics.for(glyph || 0).advance_width.fdiv(units)
+        return 0.0 if UNSEEN.match?(character)
+        own = glyph(character)
+        return file.horizontal_metrics.for(own).advance_width.fdiv(units) unless own.zero?
+        other = TWINS[character] and return unguarded(other)
+        face = Fonts.face_with(character, self)
+        face ? face.advance(character) : guessed(character)
+      end
+
+      # Of a character while another is measured.
+      def unguarded(character)
+        @advances[character] ||= measured(character)
+      end
+
+      # What no face that ships has: an em for what stands in a square, nothing for marks, a letter's width else.
+      def guessed(character)
+        return 1.0 if SQUARE.key?(LineBreak.of(character))
+        (LineBreak.of(character) == :CM) ? 0.0 : 0.55
+      end
+
+      def glyph(character)
+        (@map ||= file.cmap.unicode.first)[character.ord] || 0
       end
 
       def header

@@ -9,6 +9,8 @@ module Norvel
       FACES = Norvel::Fonts.families.values.flat_map { |family| family["files"].values }.uniq
         .to_h { |name| [name, Face.new(File.join(FOLDER, name))] }.freeze
 
+      FALLBACKS = FACES.values.sort_by { |face| face.name.match?(/Italic|Bold/) ? 1 : 0 }.freeze
+
       module_function
 
       # The Face for a look of letters, or for anything that answers :font, :bold and :italic.
@@ -17,6 +19,11 @@ module Norvel
         style = [("bold" if look[:bold]), ("italic" if look[:italic])].compact.join("_")
         files = Norvel::Fonts.families[Norvel::Fonts.stand_in(look[:font]).family]["files"]
         FACES.fetch(files[style.empty? ? "regular" : style] || files["regular"])
+      end
+
+      # Another face that has a character, nil for none. Italics come last: they are the least like the rest.
+      def face_with(character, but)
+        FALLBACKS.find { |face| face != but && face.has?(character) }
       end
 
       # A line of these letters set single, in points.

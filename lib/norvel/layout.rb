@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Norvel
+  # Lines and pages of a document, computed.
+  module Layout
+    # The document can't be laid out; everything else of it works. Says why in a sentence.
+    Defeated = Class.new(Error)
+
+    ROUNDS = 4 # of laying out anew while fields in the text change
+
+    module_function
+
+    # A Result. known: that of another state, from which what is still true is taken. Raises Defeated.
+    def of(document, known: nil)
+      values = known ? known.values : FieldValues::InText.new
+      result = nil
+      (1..ROUNDS).each do |round|
+        result = once(document, values, result || known, round)
+        now = FieldValues::InText.new(PageFields.new(result).said)
+        return result if now.said == values.said
+        values = now
+      end
+      result.unsettled
+    rescue SystemStackError
+      raise Defeated, "The text is nested too deep for pages to be worked out."
+    end
+
+    def once(document, values, known, round)
+      earlier = known && Earlier.new(known, document)
+      stories = Stories.new(document, values, earlier:)
+      heads = Heads.new(document, stories)
+      sheets = Pages.new(document, stories, heads, known: earlier&.sheets_for(stories.body.blocks)).sheets
+      Result.new(document, sheets, stories, heads, values, rounds: round)
+    end
+    private_class_method :once
+  end
+end

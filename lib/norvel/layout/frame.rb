@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # Where text stands on a sheet: the rectangle between the margins, which change sides on left pages where they are
+    # mirrored. Points from the sheet's top left.
+    Frame = Struct.new(:left, :right, :top, :bottom, keyword_init: true) do
+      # head, foot: heights of what runs at head and foot, which push the text where they are higher than the margin; a
+      # negative margin is not pushed (ISO/IEC 29500-1 17.6.11)
+      def self.of(section, mirrored:, head: 0.0, foot: 0.0)
+        left, right = section.margin_left, section.margin_right
+        left, right = right, left if mirrored
+        top = pushed(section.margin_top, section.header, head)
+        bottom = pushed(section.margin_bottom, section.footer, foot)
+        bottom = [bottom, section.height - top - self::LEAST].min
+        new(left:, right: section.width - right, top:, bottom: section.height - bottom)
+      end
+
+      def self.pushed(margin, distance, height)
+        (margin.negative? || height.zero?) ? margin.abs : [margin, distance + height].max
+      end
+
+      # [[x from the left margin, width], …] of a section's columns.
+      def self.columns(section)
+        count = [section.columns, 1].max
+        return [[0.0, section.measure]] if count == 1
+        told = section.column_widths
+        return told.inject([]) { |all, (width, _)| all << [reached(all, told), width] } if told
+        width = (section.measure - (section.column_gap * (count - 1))) / count
+        return [[0.0, section.measure]] if width < LineBreaker::LEAST
+        Array.new(count) { |n| [n * (width + section.column_gap), width] }
+      end
+
+      def self.reached(columns, told)
+        told.first(columns.size).sum { |width, gap| width + (gap || 0.0) }
+      end
+
+      def height
+        bottom - top
+      end
+
+      def width
+        right - left
+      end
+    end
+    Frame::LEAST = 14.0 # points that are left for text on any sheet
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # Running heads and feet: which one a sheet shows, how high it is, and what it says there.
+    class Heads
+      NOTHING = FieldValues::OnSheet.new({}, ->(_) {})
+
+      def initialize(document, stories)
+        @document = document
+        @stories = stories
+        @heights = {}
+      end
+
+      # The Story at head or foot of a sheet, nil for none. kind: "header" or "footer"
+      def story(section, kind, opens:, number:)
+        told = @document.sections[section - 1]
+        which = if told.title_page && opens then "first"
+        else
+          (@document.settings.even_and_odd && number.even?) ? "even" : "default"
+        end
+        @document.head(section, kind, which)
+      end
+
+      # How high it is, whatever its fields say.
+      def height(section, kind, opens:, number:)
+        story = story(section, kind, opens:, number:) or return 0.0
+        @heights[[story.kind, story.id, section]] ||= begin
+          set = column(story, section, NOTHING)
+          set.height + after(set)
+        end
+      end
+
+      # [[story, x, y, Column], …] of a sheet of a Result.
+      def on(sheet, result)
+        return [] if sheet.blank
+        told = @document.sections[sheet.section - 1]
+        values = values(sheet, result)
+        %w[header footer].filter_map do |kind|
+          story = story(sheet.section, kind, opens: sheet.opens, number: sheet.number) or next
+          set = column(story, sheet.section, values)
+          y = (kind == "header") ? told.header : told.height - told.footer - set.height - after(set)
+          [story, sheet.frame.left, y, set]
+        end
+      end
+
+      private
+
+      def column(story, section, values)
+        measure = [@document.sections[section - 1].measure, LineBreaker::LEAST].max
+        @stories.head(story, measure, values).whole
+      end
+
+      def after(column)
+        column.pieces.last&.block&.space_after || 0.0
+      end
+
+      def values(sheet, result)
+        own = result.sheets.count { |other| other.section == sheet.section }
+        said = {
+          "page" => FieldValues::Value.new(sheet.number, sheet.label),
+          "pages" => FieldValues::Value.new(result.sheets.size, result.sheets.size.to_s),
+          "pages_of_section" => FieldValues::Value.new(own, own.to_s),
+          "section" => FieldValues::Value.new(sheet.section, sheet.section.to_s),
+          **{"title" => @document.info[:title], "author" => @document.info[:author]}.compact
+            .transform_values { |text| FieldValues::Value.new(nil, text) }
+        }
+        FieldValues::OnSheet.new(said, ->(instruction) { RunningTitle.new(result).on(sheet, instruction) })
+      end
+    end
+  end
+end

@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # Breaks copy into lines by first fit: each line takes what it can, its trailing spaces hang. A word wider than its
+    # line is cut where it must be. Words are divided where the document asks for it.
+    class LineBreaker
+      SLACK = 0.001 # points, for sums of fractions
+      LEAST = 8.0 # points: a narrower measure holds no text, and lines of it would have no end
+      ENDINGS = {Copy::LINE => :line, Copy::PAGE => :page, Copy::COLUMN => :column}.freeze
+
+      # first, rest: [x, room] of the first line and of the others, in points
+      # stops: TabRow; hyphenation: Hyphenation or nil
+      def initialize(copy, first, rest, stops: nil, hyphenation: nil)
+        @copy = copy
+        @first, @rest = [first, rest].map { |x, room| [x, [room, LEAST].max] }
+        @stops = stops
+        @hyphenation = hyphenation
+      end
+
+      # The copy that the lines are of: another one where words had to be cut.
+      attr_reader :copy
+
+      # [Line, …]; one without items for a paragraph without text.
+      def lines
+        return [Line.new(0, -1, @first[0], 0.0, @first[1], :end)] if @copy.empty?
+        lines = []
+        item = 0
+        x, room = @first
+        while item < @copy.size
+          line = next_line(item, x, room)
+          lines << line
+          item = line.to + 1
+          x, room = @rest
+        end
+        lines.last.ending = :end unless %i[page column].include?(lines.last.ending)
+        lines
+      end
+
+      private
+
+      def next_line(from, x, room)
+        widths, spaces, endings = @copy.widths, @copy.spaces, @copy.endings
+        limit = room + SLACK
+        reached = width = 0.0 # with and without the spaces at the end
+        open = nil # the last item after which the line may end, and the width there
+        open_width = 0.0
+        tabs = nil
+        item = from
+        last = widths.size
+        while item < last
+          ending = endings[item]
+          if ending == Copy::TAB
+            (tabs ||= {})[item] = wide = tab(item, x + reached, x + room)
+            return broken(from, open || item - 1, x, open ? open_width : width, room, tabs) if wide.nil? && item > from
+            wide ||= tabs[item] = 0.0
+          else
+            wide = widths[item]
+          end
+          width = reached + wide
+          if width > limit && !(item == from && wide.zero?)
+            return overfull(from, item, open, open_width, x, room, tabs, reached)
+          end
+          if ending != Copy::GLUED
+            return Line.new(from, item, x, width, room, ENDINGS[ending], tabs) if ending >= Copy::LINE
+            if ending != Copy::SOFT || width + @copy.letters_of(item).hyphen <= limit
+              open, open_width = item, width
+            end
+          end
+          reached = width + spaces[item]
+          item += 1
+        end
+        Line.new(from, last - 1, x, width, room, :end, tabs)
+      end
+
+      # The item does not fit: the line ends where it last could, or within the word, or the word is cut.
+      def overfull(from, item, open, open_width, x, room, tabs, reached)
+        divided = @hyphenation && divide(open ? open + 1 : from, item, room, reached)
+        return Line.new(from, divided[0], x, divided[1], room, :hyphen, tabs) if divided
+        return broken(from, open, x, open_width, room, tabs) if open
+        cut(from, item, x, room, tabs, reached)
+      end
+
+      def broken(from, to, x, width, room, tabs)
+        soft = @copy.endings[to] == Copy::SOFT
+        width += @copy.letters_of(to).hyphen if soft
+        Line.new(from, to, x, width, room, soft ? :hyphen : nil, tabs)
+      end
+
+      # A word that fills no line by itself is cut after the last character that fits, at least one.
+      def cut(from, item, x, room, tabs, reached)
+        letters = @copy.letters_of(item)
+        return Line.new(from, item - 1, x, reached, room, nil, tabs) if @copy.sizes[item] < 2 && item > from
+        return Line.new(from, item, x, @copy.widths[item], room, nil, tabs) if @copy.sizes[item] < 2
+        count, _ = fitting(item, letters, room - reached)
+        return Line.new(from, item - 1, x, reached, room, nil, tabs) if count.zero? && item > from
+        part(item, [count, 1].max, letters)
+        Line.new(from, item, x, reached + @copy.widths[item], room, nil, tabs)
+      end
+
+      # How many characters of an item fit, never all.
+      def fitting(item, letters, room)
+        text = @copy.text[@copy.starts[item], [@copy.sizes[item] - 1, 2000].min]
+        width, count = 0.0, 0
+        text.each_char do |character|
+          more = letters.width(character)
+          break if width + more > room + SLACK
+          width += more
+          count += 1
+        end
+        count
+      end
+
+      def part(item, count, letters, ending = Copy::OPEN)
+        @copy = @copy.apart unless @apart
+        @apart = true
+        @copy.cut(item, count, letters.width(@copy.text[@copy.starts[item], count]), ending)
+      end
+
+      # Divides the word that does not fit after the last place that does; [item, width of the line] or nil.
+      def divide(from, item, room, reached)
+        return unless from == item # only words of one piece
+        letters = @copy.letters_of(item)
+        word = @copy.item_text(item)
+        places = @hyphenation.places(word, letters.look[:language])
+        place = places.reverse.find { |at| reached + letters.width(word[0, at]) + letters.hyphen <= room + SLACK }
+        return unless place
+        part(item, place, letters, Copy::SOFT)
+        [item, reached + @copy.widths[item] + letters.hyphen]
+      end
+
+      # The width of a tab from where it begins; nil where nothing is left of the line for it.
+      def tab(item, from, right_edge)
+        @stops.width(from, right_edge) { following(item + 1) }
+      end
+
+      # The width of what stands between a tab and the next, and of its part before a decimal sign.
+      def following(item)
+        width = 0.0
+        pending = 0.0
+        whole = nil
+        while item < @copy.size && @copy.endings[item] < Copy::TAB
+          if whole.nil? && (sign = @copy.item_text(item).index(/[.,](?=\d)/))
+            whole = width + pending + @copy.letters_of(item).width(@copy.item_text(item)[0, sign])
+          end
+          width += pending + @copy.widths[item]
+          pending = @copy.spaces[item]
+          item += 1
+        end
+        width += @copy.widths[item] + pending if item < @copy.size && @copy.endings[item] > Copy::TAB
+        [width, whole || width]
+      end
+    end
+  end
+end

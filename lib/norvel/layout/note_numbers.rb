@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # What the marks of notes say: counted in the order of the text, each kind for itself, by the section they are in
+    # (ISO/IEC 29500-1 17.11.11, 17.11.19). Restarts on each page are counted on through the section.
+    class NoteNumbers
+      FORMATS = {"footnote" => "decimal", "endnote" => "lower_roman"}.freeze
+
+      def initialize(document)
+        @document = document
+        @numbers = {}
+        @counts = Hash.new(0)
+        @section = nil
+        document.paragraphs.each { |paragraph| count(paragraph) unless paragraph.plain? }
+      end
+
+      # What a mark in a paragraph says; that at a note's own beginning says the number of the note.
+      def of(mark, paragraph)
+        @numbers[[mark.of, mark.note || @document.story_of(paragraph.id)&.id]] || ""
+      end
+
+      # Ids of the endnotes called, in order.
+      def endnotes
+        @numbers.keys.filter_map { |of, id| id if of == "endnote" }
+      end
+
+      # What a note in a story says of itself.
+      def of_story(story)
+        @numbers[[story.kind, story.id]] || ""
+      end
+
+      private
+
+      def count(paragraph)
+        restart(paragraph.section) if paragraph.section != @section
+        paragraph.runs.each do |run|
+          run.objects.each { |object| number(object) if object.is_a?(Document::NoteMark) && object.note }
+        end
+      end
+
+      def number(mark)
+        told = told(mark.of)
+        shown = (told[:start] || 1) + @counts[mark.of]
+        @counts[mark.of] += 1
+        @numbers[[mark.of, mark.note]] ||= Document::Numerals.write(shown, told[:format] || FORMATS[mark.of])
+      end
+
+      def restart(section)
+        @section = section
+        FORMATS.each_key { |of| @counts[of] = 0 if told(of)[:restart].to_s.match?(/section/i) }
+      end
+
+      def told(of)
+        @document.sections[(@section || 1) - 1]&.notes&.[](of.to_sym) || {}
+      end
+    end
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # A line where it stands: its block, its number in it from 0, the left edge of the block's measure, the line's top;
+    # points.
+    Placed = Struct.new(:block, :line, :x, :top) do
+      def baseline
+        top + block.baseline(line)
+      end
+
+      def height
+        block.height(line, line + 1)
+      end
+
+      # From the sheet's left edge to its first letter, and from there to its last.
+      def left
+        set.left + x
+      end
+
+      def width
+        set.width
+      end
+
+      def text
+        set.text
+      end
+
+      # Spans with their places from the sheet's left edge.
+      def spans
+        set.spans.map { |span| span.at(span.x + x) }
+      end
+
+      private
+
+      def set
+        @set ||= SetLine.new(block, line)
+      end
+    end
+
+    # Walks what stands in columns.
+    module Placing
+      module_function
+
+      # Yields the blocks of text that have lines in a column, in order.
+      def blocks(column, &block)
+        column.pieces.each do |piece|
+          next cells(piece) { |part| blocks(part.column, &block) } if piece.detail
+          piece.block.floats.each { |thing| blocks(thing.inside, &block) if thing.inside } if piece.from.zero?
+          yield piece.block
+        end
+      end
+
+      # Yields a Placed for each line of a column whose left top is at x, y.
+      def column(column, x, y, &block)
+        column.pieces.each do |piece|
+          piece.detail ? table(piece, x, y + piece.y, &block) : text(piece, x, y + piece.y, &block)
+        end
+      end
+
+      def text(piece, x, y)
+        block = piece.block
+        floats(block, x, y) { |line| yield line } if piece.from.zero?
+        (piece.from...piece.to).each do |line|
+          yield Placed.new(block, line, x, y)
+          y += block.height(line, line + 1)
+        end
+      end
+
+      # What stands in boxes that hang at a paragraph.
+      def floats(block, x, y, &each)
+        block.floats.each do |thing|
+          column(thing.inside, x + TextSetting::BOX_EDGE, y, &each) if thing.inside
+          y += thing.height
+        end
+      end
+
+      # Yields what of each cell stands here, with the slice of its row.
+      def cells(piece)
+        piece.detail.each do |slice|
+          slice.parts.each { |part| yield part, slice if part.column }
+        end
+      end
+
+      def table(piece, x, y, &block)
+        cells(piece) do |part, slice|
+          cell = part.cell
+          column(part.column, x + piece.block.x + cell.x + cell.margins[:left], y + slice.y + part.down, &block)
+        end
+      end
+    end
+  end
+end

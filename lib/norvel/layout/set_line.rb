@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # A line of a block as it is drawn: aligned in its measure, cut into spans. Lengths in points from the left edge of
+    # the measure.
+    class SetLine
+      # Letters of one kind on one line. stretch: what each of its spaces takes more than its own width; leader: the
+      # sign that fills a tab, nil for words; object: a TextSetting::Thing that stands here instead
+      Span = Struct.new(:x, :width, :text, :letters, :stretch, :leader, :object) do
+        def at(place)
+          dup.tap { |span| span.x = place }
+        end
+      end
+
+      LEADERS = {"dots" => ".", "dashes" => "-", "a line" => "_", "middle dots" => "·", "a heavy line" => "_"}.freeze
+
+      attr_reader :left, :width
+
+      def initialize(block, number)
+        @block = block
+        @copy = block.copy
+        @line = block.lines[number]
+        align
+      end
+
+      # Its letters, white space as it is in the text, without the marker of a list and what hangs at its end.
+      def text
+        first = [@line.from, @copy.marker].max
+        return "" if @line.to < first
+        from = @copy.starts[first]
+        to = @copy.starts[@line.to] + @copy.sizes[@line.to]
+        words = @copy.text[from...to].delete("\uFFFC\u00AD")
+        ((@line.ending == :hyphen) ? "#{words}-" : words).rstrip
+      end
+
+      def spans
+        @spans ||= cut
+      end
+
+      private
+
+      def align
+        spare = [@line.room - @line.width, 0.0].max
+        align = @block.look[:align]
+        @stretch = 0.0
+        mirrored = @block.look[:right_to_left]
+        justify(spare) if align == "justify"
+        align = mirrored ? "right" : "left" if align == "justify"
+        @width = @line.width + (@stretch * @gaps.to_i)
+        offset = {"right" => spare, "center" => spare / 2}.fetch(align, 0.0)
+        offset = 0.0 if @stretch.positive?
+        @left = (mirrored ? from_right : @line.x) + offset
+      end
+
+      # Indents of right-to-left text are measured from the right: the line's room begins where it ends there.
+      def from_right
+        @block.look[:indent_right]
+      end
+
+      # All lines but the last of a paragraph fill their measure, by their spaces.
+      def justify(spare)
+        return if %i[end line page column].include?(@line.ending) || @line.tabs
+        @gaps = (@line.from...@line.to).count { |item| @copy.spaces[item].positive? }
+        @stretch = spare / @gaps if @gaps.positive?
+      end
+
+      def cut
+        spans = []
+        x = @left
+        (@line.from..@line.to).each do |item|
+          wide = width_of(item)
+          if @copy.endings[item] == Copy::TAB then spans.concat(tab(item, x, wide))
+          elsif @copy.objects&.key?(item) then spans << thing(item, x, wide)
+          else add(spans, item, x, wide)
+          end
+          x += wide + gap(item)
+        end
+        close(spans)
+      end
+
+      def width_of(item)
+        return @line.tabs[item] if @line.tabs&.key?(item)
+        @copy.widths[item]
+      end
+
+      def gap(item)
+        return 0.0 if item == @line.to || @copy.spaces[item].zero?
+        @copy.spaces[item] + @stretch
+      end
+
+      def thing(item, x, wide)
+        Span.new(x, wide, "", @copy.letters_of(item), 0.0, nil, @copy.objects[item])
+      end
+
+      # Words after words in the same letters are one span.
+      def add(spans, item, x, wide)
+        letters = @copy.letters_of(item)
+        text = @copy.item_text(item)
+        last = spans.last
+        if last && last.letters.equal?(letters) && last.leader.nil? && last.object.nil?
+          last.text << " " * spaces_before(item) << text
+          last.width = x + wide - last.x
+        else
+          spans << Span.new(x, wide, +text, letters, @stretch, nil, nil)
+        end
+      end
+
+      def spaces_before(item)
+        @copy.starts[item] - @copy.starts[item - 1] - @copy.sizes[item - 1]
+      end
+
+      def tab(item, x, wide)
+        letters = @copy.letters_of(item)
+        sign = LEADERS[leader(item, x)] or return []
+        each = letters.width(sign)
+        count = each.positive? ? (wide / each).floor : 0
+        return [] unless count.positive?
+        [Span.new(x + wide - (count * each), count * each, sign * count, letters, 0.0, sign, nil)]
+      end
+
+      def leader(_item, x)
+        stops = TextSetting::TABS.seen(@block.look[:tabs])
+        stops.find { |points, _, _| points > x + 0.05 }&.last
+      end
+
+      def close(spans)
+        return spans if spans.empty?
+        spans.last.text << "-" if @line.ending == :hyphen && spans.last.object.nil?
+        spans
+      end
+    end
+  end
+end

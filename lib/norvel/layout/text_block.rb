@@ -1,0 +1,190 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # A paragraph set in lines, wherever it may come to stand on pages. Lengths in points; lines count from 0.
+    #   floats    what hangs at it and takes room over its first line: TextSetting::Thing
+    class TextBlock
+      # What is taken of it for a column: lines up to +to+, their height, and why no more, nil for all of it. asker: the
+      # block that asks for the end there.
+      Taken = Struct.new(:to, :height, :reason)
+
+      LEAST_LINES = 2 # of a paragraph that is divided, before and after (published: CSS 2.1 13.3.2, initial values)
+      SLACK = 0.005 # points, for sums of fractions
+
+      attr_reader :paragraph, :look, :copy, :lines, :section, :floats, :style_id, :setting
+
+      # setting: how its lines were made, by which it is known again (TextSetting::Way)
+      def initialize(paragraph, look, copy, lines, section:, style_id:, floats: [], setting: nil, beside: false)
+        @paragraph, @look, @copy, @lines = paragraph, look, copy, lines
+        @section, @style_id, @floats, @setting, @beside = section, style_id, floats, setting, beside
+        @above = floats.sum(&:height)
+        @breaks = copy.breaks?
+        measure_lines
+      end
+
+      # The same lines under another look of the paragraph.
+      def dressed(look, section:)
+        dup.tap { |block| block.wear(look, section) }
+      end
+
+      def count
+        lines.size
+      end
+
+      # Does it stand beside the text, in a note, head or foot?
+      def beside?
+        @beside
+      end
+
+      # The height of lines from one to before another.
+      def height(from = 0, to = count)
+        return 0.0 if to <= from
+        own = @lead ? (to - from) * @lead : @tops[to] - @tops[from]
+        from.zero? ? own + @above : own
+      end
+
+      # From the top of a line to its baseline.
+      def baseline(line)
+        (@baselines ? @baselines[line] : @baseline) + (line.zero? ? @above : 0.0)
+      end
+
+      def space_before
+        look[:space_before]
+      end
+
+      def space_after
+        look[:space_after]
+      end
+
+      def keeps_with_next?
+        look[:keep_with_next]
+      end
+
+      def break_before?
+        look[:page_break_before]
+      end
+
+      # Room that the line around it takes over and under it.
+      def edge(side)
+        look[:borders] ? pad(look[:borders][side]) : 0.0
+      end
+
+      # Ids of the notes called in lines from one to before another.
+      def notes(from, to)
+        return [] unless copy.notes && to > from
+        first, last = lines[from].from, lines[to - 1].to
+        copy.notes.select { |item, _| item.between?(first, last) }.values.flatten
+      end
+
+      def all_notes
+        copy.notes ? copy.notes.values.flatten : []
+      end
+
+      # As many lines from +part+ on as stand in the room, with what widows, orphans and keeping together leave of them.
+      # +fresh+: nothing stands above them, so that something must be taken. +foot+: the Foot of the column.
+      def take(part, room, fresh, foot)
+        fits = fitting(part, room, foot)
+        stop = @breaks && room < Column::ENDLESS / 2 && forced(part, fits)
+        return Taken.new(stop + 1, height(part, stop + 1), breaking(stop)) if stop
+        return Taken.new(count, height(part), nil) if part + fits >= count
+        kept, reason = divided(part, fits)
+        kept, reason = [fits, 1].max, :full if kept.zero? && fresh
+        Taken.new(part + kept, height(part, part + kept), reason)
+      end
+
+      # Where it may be divided so that its end goes along with what follows; nil where it stays whole.
+      def tail(from, to)
+        return if look[:keep_together]
+        least = look[:widow_control] ? LEAST_LINES : 1
+        return if to - from < least + (from.zero? ? least : 1)
+        to - least
+      end
+
+      protected
+
+      def wear(look, section)
+        spaced = look[:line_spacing] != @look[:line_spacing]
+        @look, @section = look, section
+        measure_lines if spaced
+      end
+
+      private
+
+      def pad(line)
+        line ? (line[:sz].to_i / 8.0) + line[:space].to_i : 0.0
+      end
+
+      def fitting(part, room, foot)
+        return within(part, room) unless copy.notes && foot
+        fits = within(part, room)
+        fits -= 1 while fits.positive? && height(part, part + fits) + foot.need(notes(part, part + fits)) > room + SLACK
+        return fits unless fits.zero?
+        # A note that finds no room beside its line is divided itself.
+        (within(part, room - foot.least) >= 1 && foot.may_split?) ? 1 : 0
+      end
+
+      def within(part, room)
+        room += SLACK
+        room -= @above if part.zero?
+        return 0 if room.negative?
+        return [(room / @lead).floor, count - part].min if @lead&.positive?
+        return count - part if @lead
+        top = @tops[part] + room
+        (@tops.bsearch_index { |reached| reached > top } || @tops.size) - 1 - part
+      end
+
+      # The first of the lines taken after which a page or column must end.
+      def forced(part, fits)
+        (part...(part + fits)).find { |at| %i[page column].include?(lines[at].ending) }
+      end
+
+      def breaking(line)
+        (lines[line].ending == :column) ? :column_break : :page_break
+      end
+
+      # [how many of the fitting lines stay, why no more]
+      def divided(part, fits)
+        return [0, :full] if fits.zero?
+        return [0, :keep_together] if look[:keep_together] && part.zero?
+        return [fits, :full] unless look[:widow_control]
+        left = count - part - fits
+        kept = (left < LEAST_LINES) ? fits - (LEAST_LINES - left) : fits
+        kept = 0 if kept < (part.zero? ? LEAST_LINES : 1)
+        [kept, (kept == fits) ? :full : :widow_control]
+      end
+
+      # --- the height of lines ---
+
+      def measure_lines
+        return uniform(copy.letters) unless copy.mixed || copy.objects
+        @extents ||= lines.map { |line| extent(line) }
+        spacing = look[:line_spacing]
+        @baselines = []
+        @tops = [0.0]
+        @extents.each do |above, below, tall|
+          height, baseline = LineHeight.of(spacing, above, below, tall)
+          @baselines << baseline
+          @tops << @tops.last + height
+        end
+      end
+
+      def uniform(letters)
+        @lead, @baseline = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent)
+      end
+
+      # The largest letters of a line above and below its baseline, and its tallest object.
+      def extent(line)
+        first = copy.letters_of(line.from) || copy.letters
+        above, below = first.ascent, first.descent
+        (copy.mixed ? copy.mixed[line.from..line.to] : []).each do |letters|
+          next if letters.equal?(first)
+          above = letters.ascent if letters.ascent > above
+          below = letters.descent if letters.descent > below
+        end
+        tall = copy.objects && (line.from..line.to).filter_map { |item| copy.objects[item]&.height }.max
+        [above, below, tall]
+      end
+    end
+  end
+end
