@@ -47,10 +47,10 @@ class Web < Sinatra::Base
 
   helpers Page, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView, StyleLetters, SurveyView,
     StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView,
-    TextView
+    TextView, SheetStrokes, SheetsView, SheetAtSize
 
   register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
-    HandoverRoutes
+    SheetRoutes, HandoverRoutes
 
   before do
     headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"

@@ -2,8 +2,8 @@
 
 # What every page needs: the document at hand, its frame, tokens, and words.
 module Page
-  STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Findings", "findings"],
-    ["Handover", "handover"]].freeze
+  STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Sheets", "sheets"],
+    ["Findings", "findings"], ["Handover", "handover"]].freeze
   CLEARING = {"" => "stays", "emphasis" => "goes, emphasis stays", "all" => "goes"}.freeze
   # What happens to what differs when paragraphs go in a style.
   PUTTING = {"" => "what was set by hand stays", "looks" => "they look as they do now",
@@ -44,8 +44,8 @@ module Page
   end
 
   # Pages of a station that have none of their own in the row of stations.
-  UNDER = {plan: "findings", plan_waiting: "findings", roles: "survey", templates: "styles", ledger: nil,
-           beside: "galley"}.freeze
+  UNDER = {sheet: "sheets", saving: "sheets", plan: "findings", plan_waiting: "findings", roles: "survey",
+           templates: "styles", ledger: nil, beside: "galley"}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path

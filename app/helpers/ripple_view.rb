@@ -7,7 +7,7 @@ module RippleView
   # {words => figure} of the ripple that is shown.
   def ripple_figures
     moved = @ripple.moved.size
-    {((moved == 1) ? "paragraph changes" : "paragraphs change") => number(moved), **reach_figures, **finding_figures}
+    {((moved == 1) ? "paragraph changes" : "paragraphs change") => number(moved), **page_figures, **reach_figures, **finding_figures}
   end
 
   def dress_figures
@@ -72,7 +72,20 @@ module RippleView
     @match.roles[style.id]&.first&.name
   end
 
+  # What of pages changes, in a sentence with how many more or less; nil while pages are not known.
+  def ripple_pages_words
+    pages = @ripple.pages or return
+    before, after = pages.before.sheets.size, pages.after.sheets.size
+    return "No page changes." if pages.changed.empty?
+    "#{counted(before, "page")} before, #{counted(after, "page")} after; #{number(pages.changed.size)} of them change."
+  end
+
   private
+
+  def page_figures
+    more = @ripple.pages&.more or return {}
+    {((more.abs == 1) ? "page" : "pages") => more.zero? ? "±0" : format("%+d", more).tr("-", "−")}
+  end
 
   def reach_figures
     if @ripple.sections.any?

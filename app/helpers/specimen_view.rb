@@ -109,12 +109,13 @@ module SpecimenView
     "#{all}, #{link["setby", set, "#{number(set.size)} of them"]} with values of their own"
   end
 
-  # "159 mm · about 94 characters a line"
+  # "159 mm · 94 characters a line", as they are set; about so many while pages are not known.
   def measure_words(paragraph, whose)
     look = whose.look(paragraph)
     measure = whose.section_of(paragraph).measure - look[:indent_left] - look[:indent_right]
-    characters = Norvel::Layout::Fonts.characters(measure, whose.letter_look(paragraph))
-    "#{Norvel::Length.spoken(measure, "mm")} · about #{characters} characters a line"
+    counted = set_block(paragraph, whose)&.then { |block| characters_of(block) }
+    about = "about #{Norvel::Layout::Fonts.characters(measure, whose.letter_look(paragraph))}"
+    "#{Norvel::Length.spoken(measure, "mm")} · #{counted || about} characters a line"
   end
 
   # Ticks along the document where these paragraphs stand, as one path; +width+ and +height+ in pixels.

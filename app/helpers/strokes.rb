@@ -9,11 +9,18 @@ module Strokes
     FORMS[manuscript.check.role(paragraph)]
   end
 
-  # About how many lines a paragraph takes: letters of average width in its measure. An estimate, only for drawings.
+  # How many lines a paragraph takes; while its pages are not known, about how many: letters of average width in its
+  # measure.
   def lines_of(paragraph)
     return 1 if paragraph.text.empty?
+    set = set_block(paragraph) and return set.count
     look = document.look(paragraph)
     measure = [document.section_of(paragraph).measure - look[:indent_left] - look[:indent_right], 36].max
     Norvel::Layout::Fonts.lines(paragraph.text.size, measure, document.letter_look(paragraph))
+  end
+
+  # A paragraph as it is set on its page (Norvel::Layout::TextBlock), nil while pages are not known.
+  def set_block(paragraph, whose = document)
+    whose.pages && whose.pages.stories.setting.blocks[paragraph]
   end
 end

@@ -3,8 +3,9 @@
 # The documents in use, kept in memory as long as they are current. Losing it loses time and nothing else.
 module Desk
   SPACE = 12 # documents
-  # earlier: the checks of the state before, from which those of this one are made
-  Live = Struct.new(:version, :document, :original, :checks, :earlier)
+  # earlier: the checks of the state before, from which those of this one are made; laid_out: the last state of it whose
+  # pages are known; undone: why this one's can't be, in a sentence
+  Live = Struct.new(:version, :document, :original, :checks, :earlier, :laid_out, :undone)
   LIVE = Norvel::Recent.new(SPACE)
   LOCKS = Array.new(64) { Monitor.new }.freeze
   CHECKING = Array.new(64) { Monitor.new }.freeze
@@ -21,18 +22,33 @@ module Desk
 
   # The document held against its guide; one check a state, since its findings are asked for many times. Requests that
   # come together wait for one that makes it.
+  # Made once more when pages are known, since some rules are about them.
   def check(manuscript)
     state = live(manuscript)
-    state.checks[manuscript.guide] || CHECKING[manuscript.id % CHECKING.size].synchronize do
-      state.checks[manuscript.guide] ||= judge(manuscript, state)
+    key = [manuscript.guide, !pages(manuscript).nil?]
+    state.checks[key] || CHECKING[manuscript.id % CHECKING.size].synchronize do
+      state.checks[key] ||= judge(manuscript, state)
     end
+  end
+
+  # Its pages (Norvel::Layout::Result) where they are worked out; else nil, and they are being worked out.
+  def pages(manuscript)
+    state = live(manuscript)
+    state.document.pages || (Paging.work_out(state) unless state.undone)
+  end
+
+  # Why its pages can't be worked out, in a sentence; nil while they can.
+  def no_pages(manuscript)
+    live(manuscript).undone
   end
 
   # The manuscript has become this.
   def put(manuscript, document)
     was = LIVE.fetch(manuscript.id)
-    earlier = was ? was.earlier.merge(was.checks) : {}
-    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document, was&.original || read(manuscript), {}, earlier))
+    earlier = was ? was.earlier.merge(was.checks.transform_keys(&:first)) : {}
+    laid_out = was && (was.document.pages ? was.document : was.laid_out)
+    LIVE.put(manuscript.id,
+      Live.new(manuscript.lock_version, document, was&.original || read(manuscript), {}, earlier, laid_out))
   end
 
   def forget(manuscript)
@@ -67,7 +83,8 @@ module Desk
   end
 
   def judge(manuscript, state)
-    Norvel::Guide::Check.attempt(manuscript.rules, state.document, before: state.earlier[manuscript.guide])
+    before = state.checks[[manuscript.guide, false]] || state.earlier[manuscript.guide]
+    Norvel::Guide::Check.attempt(manuscript.rules, state.document, before:)
   end
   private_class_method :current, :load, :read, :judge
 end

@@ -51,6 +51,50 @@ module Norvel
       counts.last
     end
 
+    # How pages change: nil where those of before are not known, or those after can't be.
+    def pages
+      return @pages if defined?(@pages)
+      @pages = before.pages && Pages.new(before.pages, after.lay_out(known: before.pages))
+    rescue Layout::Defeated
+      @pages = nil
+    end
+
+    # Pages before and after a change.
+    Pages = Struct.new(:before, :after) do
+      def more
+        after.sheets.size - before.sheets.size
+      end
+
+      # Pairs of sheets with one number that show other lines, one of them nil where the other has no more.
+      def changed
+        @changed ||= (0...[before.sheets.size, after.sheets.size].max)
+          .map { |number| [before.sheets[number], after.sheets[number]] }.reject { |was, now| same?(was, now) }
+      end
+
+      # Those of them that change most, by what stands on them.
+      def most_changed(most = 3)
+        changed.select(&:all?).max_by(most) { |was, now| (ids(was) - ids(now)).size + (ids(now) - ids(was)).size }
+          .sort_by { |was, _| was.page }
+      end
+
+      private
+
+      def same?(was, now)
+        return was.equal?(now) unless was && now
+        was.equal?(now) || (was.label == now.label && was.start == now.start && shape(was) == shape(now))
+      end
+
+      def shape(sheet)
+        sheet.bands.map { |x, y, column|
+          [x, y, column.pieces.map { |piece| [piece.block.key, piece.from, piece.to, piece.y.round(2)] }]
+        }
+      end
+
+      def ids(sheet)
+        sheet.paragraphs.map(&:id)
+      end
+    end
+
     # The places that change most, one of each look, for showing before and after.
     def samples(most = 4)
       seen = {}

@@ -9,6 +9,7 @@ module WebApp
     ENV["NORVEL_DATABASE"] = File.join(@folder, "test.sqlite3")
     require_relative "../../app/boot"
     require "rack/test"
+    Paging.inline = true # what is on pages is asked for at once
     ActiveRecord::Base.logger = nil
     ActiveRecord::Migration.verbose = false
     ActiveRecord::MigrationContext.new(File.expand_path("../../db/migrate", __dir__)).migrate

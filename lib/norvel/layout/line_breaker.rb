@@ -5,7 +5,7 @@ module Norvel
     # Breaks copy into lines by first fit: each line takes what it can, its trailing spaces hang. A word wider than its
     # line is cut where it must be. Words are divided where the document asks for it.
     class LineBreaker
-      SLACK = 0.001 # points, for sums of fractions
+      SLACK = 0.016 # points, for sums of fractions: a 64th, less than files can tell apart
       LEAST = 8.0 # points: a narrower measure holds no text, and lines of it would have no end
       ENDINGS = {Copy::LINE => :line, Copy::PAGE => :page, Copy::COLUMN => :column}.freeze
 

@@ -37,6 +37,11 @@ module Norvel
         rows.size
       end
 
+      # What tells whether another block shows the same rows.
+      def key
+        [table.id, count, height.round(2)]
+      end
+
       def height(*)
         @height ||= rows.sum(&:height)
       end

@@ -32,6 +32,11 @@ module Norvel
         lines.size
       end
 
+      # What tells whether another block shows the same lines.
+      def key
+        [paragraph.id, count, look[:align], lines.last.width.round(2)]
+      end
+
       # Does it stand beside the text, in a note, head or foot?
       def beside?
         @beside

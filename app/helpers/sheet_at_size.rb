@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+# One sheet in its fonts, with its measures. Units: points of the sheet.
+module SheetAtSize
+  ROUND = {left: 84, top: 40, right: 100, bottom: 40}.freeze # around the sheet, for dimensions
+
+  def size_view_box(sheet)
+    section = section_of_sheet(sheet)
+    "#{-ROUND[:left]} #{-ROUND[:top]} #{(section.width + ROUND[:left] + ROUND[:right]).round} " \
+      "#{(section.height + ROUND[:top] + ROUND[:bottom]).round}"
+  end
+
+  # Lines by paragraph: [[paragraph, [Placed, …]], …]
+  def paragraphs_on(sheet)
+    sheet.lines.chunk_while { |one, other| one.block.equal?(other.block) }
+      .map { |lines| [lines.first.block.paragraph, lines] }
+  end
+
+  # What is left of a page at its foot, where it ended before it was full: [y, height] or nil.
+  def left_over(sheet)
+    notes = sheet.notes&.height || 0.0
+    spare = sheet.frame.bottom - notes - sheet.reached
+    [fine(sheet.reached), fine(spare)] if spare > 8 && SheetsView::SIGNS.key?(sheet.ended_by) && !sheet.blank
+  end
+
+  # The words of lines as SVG text, each span where it stands.
+  def set_words(lines)
+    lines.flat_map { |line| line.spans.map { |span| span_words(span, line.baseline) } }.join
+  end
+
+  # Heads, feet and notes of a sheet.
+  def around_words(sheet)
+    lines = sheet.note_lines
+    pages.heads(sheet).each do |_, x, y, column|
+      Norvel::Layout::Placing.column(column, x, y) { |line| lines << line }
+    end
+    set_words(lines)
+  end
+
+  # Where the text stands, how wide and long, and how far head and foot: {name => [words, x, y, anchor]}
+  def size_dimensions(sheet)
+    section, frame = section_of_sheet(sheet), sheet.frame
+    beside = fine(section.width + 10)
+    middle = ->(one, other) { fine((one + other) / 2) }
+    {
+      "left margin" => [spoken_mm(frame.left), middle[0, frame.left], -14, "middle"],
+      "measure" => [measure_and_characters(sheet), middle[frame.left, frame.right], -14, "middle"],
+      "right margin" => [spoken_mm(section.width - frame.right), middle[frame.right, section.width], -14, "middle"],
+      "top margin" => [spoken_mm(frame.top), -12, fine((frame.top / 2) + 4), "end"],
+      "lines" => [counted(lines_on(sheet), "line"), -12, middle[frame.top, frame.bottom], "end"],
+      "bottom margin" => [spoken_mm(section.height - frame.bottom), -12, middle[frame.bottom + 4, section.height + 4],
+        "end"],
+      "head at" => ["head #{spoken_mm(section.header)}", beside, fine(section.header + 4), "start"],
+      "foot at" => ["foot #{spoken_mm(section.footer)}", beside, fine(section.height - section.footer + 4), "start"]
+    }
+  end
+
+  # Dimension lines of a sheet as one path.
+  def size_strokes(sheet)
+    section, frame = section_of_sheet(sheet), sheet.frame
+    across = [0, frame.left, frame.right, section.width].each_cons(2).map { |from, to|
+      "M#{fine(from)} -8H#{fine(to)}M#{fine(from)} -12v8M#{fine(to)} -12v8"
+    }
+    down = [0, frame.top, frame.bottom, section.height].each_cons(2).map { |from, to|
+      "M-6 #{fine(from)}V#{fine(to)}M-10 #{fine(from)}h8M-10 #{fine(to)}h8"
+    }
+    (across + down).join
+  end
+
+  # The edges of the text over the sheet.
+  def size_edges(sheet)
+    section, frame = section_of_sheet(sheet), sheet.frame
+    upright = [frame.left, frame.right].map { |x| "M#{fine(x)} 0V#{fine(section.height)}" }
+    across = [frame.top, frame.bottom].map { |y| "M0 #{fine(y)}H#{fine(section.width)}" }
+    (upright + across).join
+  end
+
+  def baselines(sheet)
+    sheet.lines.map { |line| "M#{fine(sheet.frame.left)} #{fine(line.baseline)}H#{fine(sheet.frame.right)}" }.join
+  end
+
+  # How many characters a full line of a block holds, as they were set; nil where none is full.
+  def characters_of(block)
+    full = block.lines.reject { |line| line.ending == :end || line.to < line.from }
+    return if full.empty?
+    copy = block.copy
+    sizes = full.map { |line| copy.starts[line.to] + copy.sizes[line.to] - copy.starts[line.from] }
+    (sizes.sum.to_f / sizes.size).round
+  end
+
+  private
+
+  def spoken_mm(points)
+    Norvel::Length.spoken(points, "mm")
+  end
+
+  def measure_and_characters(sheet)
+    blocks = sheet.lines.map(&:block).uniq.select { |block| block.count > 2 }
+    counts = blocks.filter_map { |block| characters_of(block) }
+    measure = spoken_mm(sheet.frame.width)
+    return measure if counts.empty?
+    "#{measure} · #{counts.max_by { |count| counts.count(count) }} characters a line"
+  end
+
+  def lines_on(sheet)
+    sheet.lines.map { |line| line.baseline.round }.uniq.size
+  end
+
+  def span_words(span, baseline)
+    return thing_drawn(span, baseline) if span.object
+    letters = span.letters
+    look = letters.look
+    font = Norvel::Fonts.stand_in(look[:font]).family
+    said = {"x" => fine(span.x), "y" => fine(baseline - letters.rise), "font-family" => font,
+            "font-size" => fine(letters.size), **letter_attributes(letters, look)}
+    said["word-spacing"] = span.stretch.round(3) unless span.stretch.zero?
+    attributes = said.map { |name, value| %(#{name}="#{h value.to_s}") }.join(" ")
+    %(<text #{attributes}>#{h(letters.shown(span.text))}</text>)
+  end
+
+  def letter_attributes(letters, look)
+    lines = [("underline" if underlined?(look)), ("line-through" if look[:strike])].compact
+    {
+      "font-weight" => ("700" if look[:bold]), "font-style" => ("italic" if look[:italic]),
+      "text-decoration" => (lines.join(" ") if lines.any?), "font-variant" => ("small-caps" if letters.small_caps?),
+      "letter-spacing" => (fine(letters.spacing) unless letters.spacing.zero?),
+      "fill" => Norvel::Colour.hex(look[:color]), "direction" => ("rtl" if look[:run_right_to_left])
+    }.compact
+  end
+
+  def underlined?(look)
+    Norvel::Styles::Properties[:underline].type.json(look[:underline])
+  end
+
+  def thing_drawn(span, baseline)
+    thing = span.object
+    at = %(x="#{fine(span.x)}" y="#{fine(baseline - thing.height)}")
+    %(<rect class="thing" #{at} width="#{fine(span.width)}" height="#{fine(thing.height)}"/>)
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+# Sheets: all pages as they fall, one at size, and why each ends where it does.
+module SheetRoutes
+  def self.registered(app)
+    app.get("/manuscripts/:id/sheets") do
+      @chosen = chosen_sheet(params[:page]) if pages && params[:page]
+      station :sheets
+    end
+
+    # The wall, as soon as pages are worked out.
+    app.get("/manuscripts/:id/sheets/wall") { partial(:wall) }
+
+    app.get("/manuscripts/:id/sheets/block/:number") do
+      number = params[:number].to_i
+      block = (wall_blocks[number] if pages && number.between?(0, wall_blocks.size)) or halt 404
+      partial(:wall_block, number:, block:)
+    end
+
+    # What is known of one sheet, for the bench.
+    app.get("/manuscripts/:id/sheets/bench/:page") do
+      pages ? partial(:sheet_bench, sheet: chosen_sheet(params[:page])) : halt(404)
+    end
+
+    # To a page by its label, by “sheet 12”, or by words on it.
+    app.get("/manuscripts/:id/sheets/go") do
+      redirect to(path_to("sheets")), 303 unless pages
+      sheet, paragraph = sheet_for(params[:to])
+      raise Norvel::Refused, "No page is labelled “#{params[:to]}”, and nothing in the text says so." unless sheet
+      redirect to(path_to("sheets", sheet.page, **(paragraph ? {at: paragraph.id} : {}))), 303
+    end
+
+    # What would save the last page, before and after.
+    app.get("/manuscripts/:id/sheets/saving") do
+      @saving = Norvel::LastPage.new(document) if pages
+      raise Norvel::Refused, "There is no page that could be saved." unless @saving&.surplus? && @saving.edit
+      station :saving
+    end
+
+    app.post("/manuscripts/:id/sheets/saving") do
+      edit = (Norvel::LastPage.new(document).edit if pages) or raise Norvel::Refused,
+        "There is no page that could be saved."
+      go_after manuscript.perform(edit, version: params[:version]).title, path_to("sheets")
+    end
+
+    # A finding about a page, mended from where it is seen.
+    app.post("/manuscripts/:id/sheets/mend") do
+      finding = findings_by_sheet.values.flatten.find { |one| finding_key(one) == params[:finding] } if pages
+      raise Norvel::Refused, "That finding is not there any more." unless finding&.mend
+      said = manuscript.perform(finding.mend.edit([finding], manuscript.rules), version: params[:version]).title
+      go_after said, path_to("sheets", **({page: params[:page]} if params[:page].to_i.positive?).to_h)
+    end
+
+    app.get("/manuscripts/:id/sheets/:page") do
+      redirect to(path_to("sheets")), 303 unless pages
+      @sheet = chosen_sheet(params[:page])
+      station :sheet
+    end
+
+    app.helpers do
+      def chosen_sheet(number)
+        sheet = (pages.sheets[number.to_i - 1] if number.to_i.positive?)
+        sheet or raise Norvel::Refused, "There is no sheet #{number}: the document has #{pages.sheets.size}."
+      end
+
+      def finding_key(finding)
+        Digest::SHA256.hexdigest([finding.rule, finding.cause, finding.paragraph].inspect)[0, 12]
+      end
+    end
+  end
+end
