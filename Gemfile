@@ -10,6 +10,7 @@ gem "json_schemer", "~> 2.4"
 gem "kramdown", "~> 2.5" # Markdown
 gem "kramdown-parser-gfm", "~> 1.1" # fences, tables and strikethrough as people write them
 gem "ttfunk", "~> 1.8" # metrics of the fonts that ship
+gem "text-hyphen", "~> 1.5" # Liang patterns by language, for the division of words
 
 # The web application.
 gem "activerecord", "~> 7.1.0"

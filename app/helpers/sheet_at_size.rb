@@ -95,7 +95,7 @@ module SheetAtSize
   end
 
   def measure_and_characters(sheet)
-    blocks = sheet.lines.map(&:block).uniq.select { |block| block.count > 2 }
+    blocks = sheet.lines.map(&:block).uniq.select { |block| block.count > 1 }
     counts = blocks.filter_map { |block| characters_of(block) }
     measure = spoken_mm(sheet.frame.width)
     return measure if counts.empty?

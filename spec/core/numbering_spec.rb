@@ -18,10 +18,7 @@ RSpec.describe Norvel::Document::Numbering do
   # items: [list, level] of each paragraph
   def markers(numbering, *items, styles: "")
     body = items.map { |list, number| p(r("x"), list ? %(<w:numPr><w:ilvl w:val="#{number}"/><w:numId w:val="#{list}"/></w:numPr>) : "") }.join
-    bytes = package(body, styles:)
-    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/numbering" Target="numbering.xml"/></Relationships>))
-    xml = %(<w:numbering xmlns:w="#{Demo::Package::W}">#{numbering}</w:numbering>)
-    document = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/numbering.xml" => xml), name: "x")
+    document = Norvel::Formats.read(with_lists(package(body, styles:), numbering), name: "x")
     document.paragraphs.map { |paragraph| document.markers[paragraph.id] }
   end
 
@@ -86,8 +83,7 @@ RSpec.describe Norvel::Document::Numbering do
   it "sets the marker in the level's letters over those of the mark" do
     xml = abstract(0, %(<w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1"/><w:rPr><w:b/></w:rPr></w:lvl>)) + num(1, 0)
     bytes = package(p(r("x"), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:rPr><w:i/><w:u w:val="single"/></w:rPr>'))
-    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/numbering" Target="numbering.xml"/></Relationships>))
-    document = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/numbering.xml" => %(<w:numbering xmlns:w="#{Demo::Package::W}">#{xml}</w:numbering>)), name: "x")
+    document = Norvel::Formats.read(with_lists(bytes, xml), name: "x")
     look = document.cascade.marker(document.paragraphs[0])
     expect([look[:bold], look[:italic], look[:underline], document.letter_look(document.paragraphs[0])[:bold]]).to eq [true, true, "none", false]
   end

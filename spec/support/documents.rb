@@ -20,6 +20,13 @@ module Documents
     Norvel::Formats::Archive.write(Norvel::Formats::Container.new(bytes), changed)
   end
 
+  # The bytes with these lists in them, as WordprocessingML.
+  def with_lists(bytes, numbering)
+    name = "word/_rels/document.xml.rels"
+    rels = part(bytes, name).sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/numbering" Target="numbering.xml"/></Relationships>))
+    repackage(bytes, name => rels, "word/numbering.xml" => %(<w:numbering xmlns:w="#{Demo::Package::W}">#{numbering}</w:numbering>))
+  end
+
   def part(bytes, name)
     Norvel::Formats::Container.new(bytes).read(name)
   end

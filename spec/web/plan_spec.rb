@@ -49,7 +49,7 @@ RSpec.describe "the plan and what a person decides" do
     keys = parts(body)
     form "plan", {"HTTP_HX_REQUEST" => "true"}, shown: keys, part: keys - ["space_for_blanks"]
     expect(body).to include('hx-swap-oob="innerHTML:#station"', 'hx-swap-oob="innerHTML:#plan-bench"', "left out of the plan")
-    form "plan", shown: keys, part: []
+    form "plan", shown: keys + ["keep_with_next"], part: []
     expect(body).to include("nothing that is safe to do")
   end
 

@@ -44,7 +44,7 @@ module Norvel
       def load(name)
         require "text/hyphen"
         Text::Hyphen.new(language: name, left: 1, right: 2)
-      rescue LoadError, NameError
+      rescue LoadError, NameError, ArgumentError
         nil
       end
       private_class_method :load

@@ -72,7 +72,7 @@ module Norvel
           wide = width_of(item)
           if @copy.endings[item] == Copy::TAB then spans.concat(tab(item, x, wide))
           elsif @copy.objects&.key?(item) then spans << thing(item, x, wide)
-          else add(spans, item, x, wide)
+          else add(spans, item, x, wide, joined: item > @line.from && @copy.endings[item - 1] != Copy::TAB)
           end
           x += wide + gap(item)
         end
@@ -94,11 +94,11 @@ module Norvel
       end
 
       # Words after words in the same letters are one span.
-      def add(spans, item, x, wide)
+      def add(spans, item, x, wide, joined:)
         letters = @copy.letters_of(item)
         text = @copy.item_text(item)
         last = spans.last
-        if last && last.letters.equal?(letters) && last.leader.nil? && last.object.nil?
+        if joined && last && last.letters.equal?(letters) && last.leader.nil? && last.object.nil?
           last.text << " " * spaces_before(item) << text
           last.width = x + wide - last.x
         else

@@ -16,7 +16,7 @@ module Norvel
 
         def findings
           return [] unless pages
-          [*(count if asked?("pagination.pages")), *lone_lines, *stranded, *blanks].compact
+          [(count if asked?("pagination.pages")), *lone_lines, *stranded, *blanks].compact
         end
 
         private

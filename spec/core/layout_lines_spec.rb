@@ -1,0 +1,173 @@
+# frozen_string_literal: true
+
+# Paragraphs set in lines.
+RSpec.describe Norvel::Layout::TextSetting do
+  TIMES = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
+  WIDE = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
+
+  def laid(body, section: WIDE, **parts) = docx(body + section, **parts).lay_out
+
+  def lines(body, **parts) = laid(body, **parts).sheets.flat_map(&:lines)
+
+  def t(text, more = "") = r(text, TIMES + more)
+
+  let(:times) { Norvel::Layout::Letters.new(Norvel::Styles::Look.new({font: "Times New Roman", size: 12.0, position: "normal", letter_spacing: 0.0})) }
+
+  it "holds every letter of a paragraph, once and in order, whatever it is made of" do
+    thesis.lay_out.sheets.flat_map(&:lines).group_by { |line| line.block.paragraph }.first(300).each do |paragraph, found|
+      plain = ->(text) { text.gsub(/[\s\d]+/, "") }
+      expect(plain[found.map(&:text).join]).to eq plain[paragraph.text]
+    end
+  end
+
+  it "keeps a word together that is set in several kinds of letters" do
+    body = p(t("#{"word " * 15}un") + t("believ", "<w:i/>") + t("able and more"))
+    expect(lines(body).map(&:text)).to all(satisfy { |text| !text.match?(/un\z|unbeliev\z/) })
+    expect(lines(body).map(&:text).join(" ")).to include "unbelievable"
+  end
+
+  it "lets trailing spaces hang, and measures leading ones" do
+    found = lines(p(t("   indented by spaces   ")))
+    expect(found[0].width).to be_within(0.01).of(times.width("indented") + times.width("by") + times.width("spaces") + (5 * times.space))
+  end
+
+  it "cuts a word that is wider than its line, and ends" do
+    found = lines(p(t("a" * 500)))
+    expect(found.map(&:text).join).to eq "a" * 500
+    expect(found.map(&:width).max).to be <= 468.02
+  end
+
+  it "aligns lines in their measure" do
+    text = t("some words")
+    width = times.width("some") + times.space + times.width("words")
+    {"left" => 72.0, "right" => 540.0 - width, "center" => 306.0 - (width / 2)}.each do |align, left|
+      expect(lines(p(text, "<w:jc w:val=\"#{align}\"/>"))[0].left).to be_within(0.01).of(left)
+    end
+    justified = lines(p(t("word " * 60), '<w:jc w:val="both"/>'))
+    expect(justified[0...-1].map { |line| line.width.round(2) }).to all(eq 468.0)
+    expect(justified.last.width).to be < 468
+  end
+
+  it "indents the first line, and hangs the others" do
+    first, second = lines(p(t("word " * 60), '<w:ind w:left="720" w:firstLine="360"/>'))
+    expect([first.left, second.left]).to eq [126.0, 108.0]
+    first, second = lines(p(t("word " * 60), '<w:ind w:left="720" w:hanging="720"/>'))
+    expect([first.left, second.left]).to eq [72.0, 108.0]
+  end
+
+  describe "tabs" do
+    tab = "<w:r><w:rPr>#{TIMES}</w:rPr><w:tab/></w:r>"
+
+    def spans(body) = lines(body)[0].spans
+
+    it "go to default stops, to those that are set, and to the hanging indent" do
+      expect(spans(p(t("a") + tab + t("b"))).last.x).to be_within(0.01).of(108.0)
+      expect(spans(p(t("a") + tab + t("b"), '<w:tabs><w:tab w:val="left" w:pos="2000"/></w:tabs>')).last.x).to be_within(0.01).of(172.0)
+      expect(spans(p(t("a") + tab + t("b"), '<w:ind w:left="400" w:hanging="400"/>')).last.x).to be_within(0.01).of(92.0)
+    end
+
+    it "set what follows to the left of right stops, and around centred and decimal ones" do
+      stop = ->(kind) { %(<w:tabs><w:tab w:val="#{kind}" w:pos="6000"/></w:tabs>) }
+      found = spans(p(t("a") + tab + t("word"), stop["right"])).last
+      expect(found.x + found.width).to be_within(0.01).of(372.0)
+      found = spans(p(t("a") + tab + t("word"), stop["center"])).last
+      expect(found.x + (found.width / 2)).to be_within(0.01).of(372.0)
+      found = spans(p(t("a") + tab + t("12.75"), stop["decimal"])).last
+      expect(found.x + times.width("12")).to be_within(0.01).of(372.0)
+    end
+
+    it "draw leaders up to where the text begins" do
+      found = spans(p(t("Chapter") + tab + t("12"), '<w:tabs><w:tab w:val="right" w:pos="9360" w:leader="dot"/></w:tabs>'))
+      leader = found.find(&:leader)
+      expect(leader.text).to match(/\A\.{50,}\z/)
+      expect(leader.x + leader.width).to be_within(3.1).of(found.last.x)
+    end
+  end
+
+  it "sets spacing, capitals, raised letters as they take room" do
+    width = ->(more, text = "spaced") { lines(p(t(text, more)))[0].width }
+    expect(width['<w:spacing w:val="40"/>']).to be_within(0.01).of(times.width("spaced") + 12)
+    expect(width["<w:caps/>"]).to be_within(0.01).of(times.width("SPACED"))
+    expect(width["<w:smallCaps/>", "Spaced"]).to be_within(0.01).of(times.width("S") + (times.width("PACED") * 0.8))
+    expect(width['<w:vertAlign w:val="superscript"/>']).to be_within(0.01).of(times.width("spaced") * 0.66)
+    expect(width['<w:w w:val="150"/>']).to be_within(0.01).of(times.width("spaced") * 1.5)
+    expect(lines(p(t("seen ") + t("unseen", "<w:vanish/>")))[0].text).to eq "seen"
+  end
+
+  # Source: 29500-1 17.3.1.33; published-values 2.3.
+  it "makes lines as high as their rule says" do
+    height = ->(spacing) { lines(p(t("one"), spacing))[0].height }
+    natural = 12 * 1.1499
+    expect(height['<w:spacing w:line="240" w:lineRule="auto"/>']).to be_within(0.01).of(natural)
+    expect(height['<w:spacing w:line="480" w:lineRule="auto"/>']).to be_within(0.02).of(natural * 2)
+    expect(height['<w:spacing w:line="480" w:lineRule="exact"/>']).to eq 24.0
+    expect(height['<w:spacing w:line="240" w:lineRule="atLeast"/>']).to be_within(0.01).of(natural)
+    expect(height['<w:spacing w:line="400" w:lineRule="atLeast"/>']).to eq 20.0
+  end
+
+  it "takes the larger of two spaces, their sum where the file says so, none between its own" do
+    gap = lambda do |more = "", sum: false|
+      document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") + p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + WIDE)
+      one, two = document.with(settings: document.settings.with(sum_spaces: sum)).lay_out.sheets.flat_map(&:lines)
+      (two.top - one.top - one.height).round(2)
+    end
+    expect([gap[], gap["", sum: true], gap["<w:contextualSpacing/>"]]).to eq [10.0, 15.0, 5.0]
+  end
+
+  it "puts markers of lists before their text and not into it" do
+    numbering = '<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1."/><w:pPr><w:ind w:left="720" w:hanging="360"/></w:pPr></w:lvl></w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
+    body = p(t("entry " * 40), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>') + WIDE
+    found = Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx").lay_out.sheets.flat_map(&:lines)
+    expect(found[0].text).to start_with "entry"
+    expect(found[0].spans.map { |span| [span.text[0, 5], span.x.round] }).to include(["1.", 90], ["entry", 108])
+    expect(found[1].left).to eq 108.0
+  end
+
+  it "is set from its own side where it reads from right to left" do
+    found = lines(p(t("word " * 50), '<w:bidi/><w:ind w:left="720"/>'))
+    expect(found[0].left + found[0].width).to be_within(3.2).of(540.0 - 36.0)
+  end
+
+  # Source: published-values 5.3 (hyphen.tex by way of the gem text-hyphen).
+  it "divides words where Liang's patterns do, and only where the document asks for it" do
+    {"hyphenation" => "hy-phen-ation", "algorithm" => "al-go-rithm", "typography" => "ty-pog-ra-phy"}.each do |word, divided|
+      places = Norvel::Layout::Hyphenation.places(word, "en-US")
+      parts = [0, *places, word.size].each_cons(2).map { |from, to| word[from...to] }
+      expect(parts.join("-")).to eq divided
+    end
+    expect(%w[a I it].flat_map { |word| Norvel::Layout::Hyphenation.places(word, "en-US") }).to be_empty
+    expect(Norvel::Layout::Hyphenation.places("hyphenation", "xx-unknown")).to eq []
+    long = p(t("concatenation of typographical requirements " * 12, '<w:lang w:val="en-US"/>'), '<w:ind w:right="6000"/>')
+    expect(lines(long).map(&:text)).to all(satisfy { |text| !text.end_with?("-") })
+    asked = Norvel::Formats.read(package(long + WIDE), name: "a.docx").then { |d| d.with(settings: d.settings.with(hyphenated: true)) }
+    found = asked.lay_out.sheets.flat_map(&:lines)
+    expect(found.count { |line| line.text.end_with?("-") }).to be > 3
+    expect(found.map(&:text).join(" ").gsub("- ", "")).to eq asked.paragraphs[0].text.strip
+  end
+
+  it "shows a soft hyphen only where a line ends at it" do
+    found = lines(p(t("#{"word " * 14}Schiff\u00ADfahrts\u00ADgesellschaft")))
+    expect(found.map(&:text).join).to match(/-/)
+    expect(lines(p(t("Schiff\u00ADfahrt")))[0].text).to eq "Schifffahrt"
+  end
+
+  it "says where lines are an estimate: fonts that do not ship, signs that no face has" do
+    pages = laid(p(r("set in something", '<w:rFonts w:ascii="Georgia" w:hAnsi="Georgia"/>')) + p(t("漢字")))
+    expect(pages.estimates.join).to include "“Georgia” does not ship", "No face that ships has 漢 字"
+    expect(pages.estimated?(pages.sheets[0])).to be true
+    expect(laid(p(t("plain"))).estimates).to eq []
+  end
+
+  it "breaks long texts as Unicode does: between words of one text, over their spaces (property)" do
+    signs = ["a", "b1", "-", "—", "(", ")", "“", "”", "!", "5%", "/", " ", "  ", "x", ".", "…", "$", "\u00A0"]
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.one_of(*signs.map { |sign| PropCheck::Generators.constant(sign) }), min: 2, max: 12)).with_config(n_runs: 300) do |parts|
+      text = parts.join.strip
+      next if text.empty?
+      copy = Norvel::Layout::Copy.new(times)
+      copy.words(text, times)
+      copy.finish
+      open = (0...(copy.size - 1)).reject { |item| copy.endings[item] == Norvel::Layout::Copy::GLUED }.map { |item| copy.starts[item + 1] }
+      raise text.inspect unless open == Norvel::Layout::LineBreak.opportunities(text)
+    end
+  end
+end
