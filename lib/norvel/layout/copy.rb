@@ -45,11 +45,16 @@ module Norvel
       # Words and the spaces between them. The first may go on with what was set before, the last with what comes.
       def words(text, letters)
         mix(letters)
+        @text << text
         tokens = text.split(/ /, -1)
-        begin_word(tokens[0], letters) unless tokens.empty? || tokens[0].empty?
-        return if tokens.size < 2
-        space(letters)
-        between(tokens, letters)
+        if @parts || size.zero? || tokens.size < 2
+          begin_word(tokens[0], letters) unless tokens.empty? || tokens[0].empty?
+          return if tokens.size < 2
+          space(letters)
+          between(tokens, 1, letters)
+        else
+          between(tokens, 0, letters)
+        end
         begin_word(tokens[-1], letters) unless tokens[-1].empty?
       end
 
@@ -92,7 +97,7 @@ module Norvel
 
       # A note is called where the text is now.
       def note(id)
-        (@called ||= []) << id
+        (@called ||= []) << [id, @parts ? @parts.sum { |token, _| token.size } : 0]
       end
 
       def float(object)
@@ -101,6 +106,7 @@ module Norvel
 
       def finish
         settle
+        keep_notes(size - 1) if @called && size.positive?
         @text.freeze
         self
       end
@@ -170,15 +176,15 @@ module Norvel
       def item(text, width, ending, letters)
         settle
         mix(letters)
-        push(text, width, ending, letters)
+        @text << text
+        push(text.size, width, ending, letters)
         @tail = nil
       end
 
       # Spaces at the begin of a paragraph, and after a tab or an object, take room of their own.
       def space(letters)
         settle
-        return push(" ", letters.space, GLUED, letters) if @spaces.empty? || @endings.last > SOFT
-        @text << " "
+        return push(1, letters.space, GLUED, letters) if @spaces.empty? || @endings.last > SOFT
         @length += 1
         @spaces[-1] += letters.space
       end
@@ -187,11 +193,11 @@ module Norvel
         (@parts ||= []) << [token, letters]
       end
 
-      # Words that have a space on both sides. Most of a book passes here.
-      def between(tokens, letters)
+      # Words that have a space after them, from one of the tokens on. Most of a book passes here.
+      def between(tokens, number, letters)
         space = letters.space
-        number = 1
         last = tokens.size - 1
+        starts, sizes, widths, spaces, endings, mixed = @starts, @sizes, @widths, @spaces, @endings, @mixed
         while number < last
           token = tokens[number]
           number += 1
@@ -200,19 +206,16 @@ module Norvel
           if word.pieces || word.opening || @closing
             whole(token, letters)
           else
-            size = word.size
-            @starts << @length
-            @sizes << size
-            @widths << letters.points(word.width, size)
-            @spaces << 0.0
-            @endings << OPEN
-            @mixed << letters if @mixed
-            @text << token
+            starts << @length
+            sizes << (size = word.size)
+            widths << letters.points(word.width, size)
+            spaces << 0.0
+            endings << OPEN
+            mixed << letters if mixed
             @length += size
             @tail, @closing = token, word.closing
           end
-          @spaces[-1] += space
-          @text << " "
+          spaces[-1] += space
           @length += 1
         end
       end
@@ -221,8 +224,19 @@ module Norvel
       def settle
         parts = @parts or return
         @parts = nil
+        began = size
         (parts.size == 1) ? whole(*parts.first) : joined(parts)
-        @notes = (@notes || {}).merge(size - 1 => @called) if @called
+        keep_notes(began) if @called
+      end
+
+      # Each note is called by the item that the part of the word after it begins at.
+      def keep_notes(began)
+        place = @starts[began]
+        @notes ||= {}
+        @called.each do |id, characters|
+          item = (began...size).find { |at| @starts[at] - place >= characters } || (size - 1)
+          (@notes[item] ||= []) << id
+        end
         @called = nil
       end
 
@@ -231,16 +245,13 @@ module Norvel
         word = letters.word(token)
         hold(token) if @tail && (@closing || word.opening)
         @tail, @closing = token, word.closing
-        return pieces(token, word.pieces, letters) if word.pieces
-        push(token, letters.points(word.width, word.size), OPEN, letters)
+        return pieces(word.pieces, letters) if word.pieces
+        push(word.size, letters.points(word.width, word.size), OPEN, letters)
       end
 
-      def pieces(token, pieces, letters)
-        from = 0
+      def pieces(pieces, letters)
         pieces.each do |characters, width, ending|
-          kind = (ending == :soft) ? SOFT : OPEN
-          push(token[from, characters], letters.points(width, characters), kind, letters)
-          from += characters
+          push(characters, letters.points(width, characters), (ending == :soft) ? SOFT : OPEN, letters)
         end
       end
 
@@ -252,7 +263,7 @@ module Norvel
         breaks = LineBreak.opportunities(whole).to_h { |place| [place, true] }
         place = 0
         parts.each do |token, letters|
-          split(token, place, breaks) { |piece, ending| push(piece, letters.width(piece), ending, letters) }
+          split(token, place, breaks) { |piece, ending| push(piece.size, letters.width(piece), ending, letters) }
           place += token.size
         end
         @endings[-1] = OPEN
@@ -275,15 +286,14 @@ module Norvel
         @endings[-1] = GLUED if @endings.last == OPEN && LineBreak.clings?(@tail, token)
       end
 
-      def push(text, width, ending, letters)
+      def push(characters, width, ending, letters)
         @starts << @length
-        @sizes << text.size
-        @length += text.size
+        @sizes << characters
+        @length += characters
         @widths << width
         @spaces << 0.0
         @endings << ending
         @mixed << letters if @mixed
-        @text << text
       end
     end
   end

@@ -15,6 +15,7 @@ module Norvel
       def initialize(notes, left = [])
         @notes = notes
         @entries = []
+        @here = {}
         @height = 0.0
         @waiting = left
         @left = []
@@ -26,11 +27,11 @@ module Norvel
         waiting.each { |id, place| put(id, place, room) }
       end
 
-      # The height that these notes add.
-      def need(ids)
+      # The height that these notes add; begun: are others to be added before them?
+      def need(ids, begun: false)
         fresh = ids.reject { |id| here?(id) }
         return 0.0 if fresh.empty?
-        (@height.zero? ? SEPARATOR : 0.0) + fresh.sum { |id| @notes.call(id).height }
+        ((@height.zero? && !begun) ? SEPARATOR : 0.0) + fresh.sum { |id| @notes.call(id).height }
       end
 
       def least
@@ -54,6 +55,7 @@ module Norvel
 
       def back_to(mark)
         @entries = @entries.first(mark[0])
+        @here = @entries.to_h { |id, _| [id, true] }
         @left = @left.first(mark[1])
         @height = mark[2]
       end
@@ -61,7 +63,7 @@ module Norvel
       private
 
       def here?(id)
-        @entries.any? { |known, _| known == id }
+        @here.key?(id)
       end
 
       def put(id, place, room)
@@ -70,6 +72,7 @@ module Norvel
         own = @height.zero? ? SEPARATOR : 0.0
         column = Column.new(flow, place, [room - @height - own, 1.0].max).fill
         @entries << [id, column]
+        @here[id] = true
         @height += own + column.height
         @left << [id, column.next] if column.next
       end

@@ -43,7 +43,7 @@ module Norvel
       # The Flow of a note, by its story's id.
       def note(id)
         @notes[id] ||= begin
-          story = document.stories.find { |one| one.kind == "footnote" && one.id == id }
+          story = story("footnote", id)
           story ? beside(story, note_measure(id)) : flow([])
         end
       end
@@ -142,6 +142,11 @@ module Norvel
         flow(blocks(@boxes.in(box.id), beside: false, section: 1) { [width, LineBreaker::LEAST].max })
       end
 
+      def story(kind, id)
+        @by_name ||= document.stories.to_h { |one| [[one.kind, one.id], one] }
+        @by_name[[kind, id]]
+      end
+
       def beside(story, measure)
         flow(blocks(story.blocks, beside: true) { measure })
       end
@@ -161,7 +166,7 @@ module Norvel
         return [] if numbers.endnotes.empty?
         last = document.sections.size
         numbers.endnotes.flat_map do |id|
-          story = document.stories.find { |one| one.kind == "endnote" && one.id == id }
+          story = story("endnote", id)
           story ? blocks(story.blocks, beside: true, section: last) { measure(last) } : []
         end
       end

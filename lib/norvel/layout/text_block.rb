@@ -77,9 +77,9 @@ module Norvel
 
       # Ids of the notes called in lines from one to before another.
       def notes(from, to)
-        return [] unless copy.notes && to > from
-        first, last = lines[from].from, lines[to - 1].to
-        copy.notes.select { |item, _| item.between?(first, last) }.values.flatten
+        return [] unless copy.notes
+        @line_notes ||= lines.map { |line| (line.from..line.to).flat_map { |item| copy.notes[item] || [] } }
+        @line_notes[from...to].flatten
       end
 
       def all_notes
@@ -121,12 +121,21 @@ module Norvel
       end
 
       def fitting(part, room, foot)
-        return within(part, room) unless copy.notes && foot
-        fits = within(part, room)
-        fits -= 1 while fits.positive? && height(part, part + fits) + foot.need(notes(part, part + fits)) > room + SLACK
+        most = within(part, room)
+        return most unless copy.notes && foot
+        fits = with_notes(part, most, room, foot)
         return fits unless fits.zero?
         # A note that finds no room beside its line is divided itself.
         (within(part, room - foot.least) >= 1 && foot.may_split?) ? 1 : 0
+      end
+
+      # Of so many lines, those that stand in the room with their notes.
+      def with_notes(part, most, room, foot)
+        taken = 0.0
+        (0...most).find { |line|
+          taken += foot.need(notes(part + line, part + line + 1), begun: taken.positive?)
+          height(part, part + line + 1) + taken > room + SLACK
+        } || most
       end
 
       def within(part, room)
