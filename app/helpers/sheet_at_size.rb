@@ -29,9 +29,9 @@ module SheetAtSize
   end
 
   # Heads, feet and notes of a sheet.
-  def around_words(sheet)
+  def around_words(sheet, whose = pages)
     lines = sheet.note_lines
-    pages.heads(sheet).each do |_, x, y, column|
+    whose.heads(sheet).each do |_, x, y, column|
       Norvel::Layout::Placing.column(column, x, y) { |line| lines << line }
     end
     set_words(lines)

@@ -20,6 +20,15 @@ module StyleRoutes
       partial(:ripple) + partial(:specimen_fresh) + %(<div id="said" hx-swap-oob="true" aria-live="polite"></div>)
     end
 
+    # A page at size before and after a change that is tried.
+    app.post("/manuscripts/:id/styles/:change/sheets/:sheet") do
+      ripple_of(params[:change])
+      @pair = @ripple&.pages&.then { |both| [both.before, both.after].map { |one| one.sheets[params[:sheet].to_i - 1] } }
+      raise Norvel::Refused, "There is no such page before and after." unless params[:sheet].to_i.positive? && @pair&.all?
+      next station(:styles) unless request.env["HTTP_HX_REQUEST"]
+      partial(:sheet_pair, was: @pair.first, now: @pair.last)
+    end
+
     app.post("/manuscripts/:id/styles/:change") do
       edit = style_change(params[:change]) or raise Norvel::Refused, "Nothing was changed: type another value first."
       place = after_change(params[:change]) unless params[:change] == "make"

@@ -92,6 +92,8 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(width['<w:vertAlign w:val="superscript"/>']).to be_within(0.01).of(times.width("spaced") * 0.66)
     expect(width['<w:w w:val="150"/>']).to be_within(0.01).of(times.width("spaced") * 1.5)
     expect(lines(p(t("seen ") + t("unseen", "<w:vanish/>")))[0].text).to eq "seen"
+    unseen = p(t("unseen", "<w:vanish/>"), "<w:rPr><w:vanish/></w:rPr>")
+    expect(lines(p(t("one")) + unseen + p(t("two"))).map(&:text)).to eq %w[one two]
   end
 
   # Source: 29500-1 17.3.1.33; published-values 2.3.

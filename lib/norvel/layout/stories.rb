@@ -92,16 +92,17 @@ module Norvel
 
       # Blocks of paragraphs and tables; the measure is asked for by section.
       def blocks(parts, beside: false, values: @values, section: nil)
-        parts.flat_map do |part|
+        found = parts.flat_map do |part|
           if part.is_a?(Document::Table)
             inside = part.cells.filter_map { |cell| first_paragraph(cell.blocks) }.first
             number = section || inside&.section || 1
             table(part, yield(number), number, beside, values)
-          else
+          elsif !setting.hidden?(part)
             number = section || part.section
             setting.block(part, yield(number), section: number, beside:, values:, room: room(number))
           end
         end
+        found.compact
       end
 
       def first_paragraph(blocks)

@@ -48,6 +48,12 @@ module Norvel
         @blocks[paragraph] = block
       end
 
+      # Is nothing of it seen, its end included? Then it takes no room.
+      def hidden?(paragraph)
+        mark = paragraph.mark[:hidden] or return false
+        mark && paragraph.runs.all? { |run| @cascade.run(run, paragraph)[:hidden] }
+      end
+
       # A known block as it is or under its new look, told without looking at its runs: only words, in the same letters,
       # broken by the same measures.
       def untouched(known, paragraph, measure, section)
@@ -89,6 +95,7 @@ module Norvel
         looks << @cascade.marker(paragraph) if marker
         looks << mark(paragraph) if paragraph.runs.empty?
         values = paragraph.plain? ? nil : told_in(paragraph, values)
+        number = unsigned_number(paragraph) and values = {LEAD => number, **values.to_h}
         Way.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values)
       end
 
@@ -101,6 +108,17 @@ module Norvel
         marks = paragraph.runs.flat_map { |run| run.objects.grep(Document::NoteMark) }
         notes = marks.to_h { |mark| [mark, @numbers.of(mark, paragraph)] }
         notes.merge(values&.of(paragraph) || {})
+      end
+
+      LEAD = :lead # before the words of a note that has no sign of its own
+
+      # The number of a note whose file puts none at its begin.
+      def unsigned_number(paragraph)
+        return unless Document::Story.id?(paragraph.id)
+        story = @document.story_of(paragraph.id)
+        return unless story.note? && story.paragraphs.first.equal?(paragraph)
+        signed = paragraph.runs.any? { |run| run.objects.any? { |object| object.is_a?(Document::NoteMark) } }
+        @numbers.of_story(story) unless signed
       end
 
       def mark(paragraph)
@@ -132,11 +150,13 @@ module Norvel
 
       def copy(paragraph, look, way, floats, room)
         first = letters(way.looks.first || mark(paragraph))
-        return single(paragraph, first) if way.marker.nil? && simple?(paragraph)
+        return single(paragraph, first) if way.marker.nil? && way.values.nil? && simple?(paragraph)
         base = letters(visible(paragraph, way) || mark(paragraph))
         copy = Copy.new(base)
         put_marker(copy, paragraph, look, letters(way.looks[paragraph.runs.size])) if way.marker && !way.marker.empty?
+        copy.words("#{way.values[LEAD]} ", base) if way.values&.key?(LEAD)
         place = 0
+        @said = {}
         paragraph.runs.each_with_index do |run, number|
           put_run(copy, run, letters(way.looks[number]), paragraph, way, floats, room)
           put_equations(copy, paragraph, place, place += run.text.size, letters(way.looks[number]))
@@ -187,7 +207,9 @@ module Norvel
         field = run.within.reverse_each.find { |span| span.is_a?(Document::FieldResult) || span.is_a?(Document::Field) }
         return unless field && (value = way.values[id = field.is_a?(Document::Field) ? field.id : field.field])
         return if run.text.match?(/\uFFF9/) && !run.text.match?(/[^\uFFF9]/)
-        (@said == [way, id]) ? "" : (@said = [way, id]) && value
+        return "" if @said[id]
+        @said[id] = true
+        value
       end
 
       def put_object(copy, object, letters, way, floats, room)
@@ -200,7 +222,15 @@ module Norvel
       def put_note(copy, mark, letters, way)
         copy.note(mark.note) if mark.note && mark.of == "footnote"
         number = way.values[mark]
-        copy.words(number, letters) if number
+        copy.words(number, raised(letters)) if number
+      end
+
+      # In a format that says nothing of it, the mark of a note is raised (ISO/IEC 26300-1 16.27.31: common practice).
+      def raised(letters)
+        return letters unless @document.format.to_s.match?(/odt/) && letters.look[:position] == "normal"
+        (@raised ||= {}.compare_by_identity)[letters] ||= Letters.new(
+          Styles::Look.new(letters.look.values.merge(position: "super"))
+        )
       end
 
       # An object is never wider than its line, nor higher than a page.

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+Browser.boot
+
+RSpec.describe "the sheets", type: :feature do
+  before { WebApp.clear }
+  after { Capybara.reset_sessions! }
+
+  def at_station(bytes, station, guide: "ravelmouth-thesis")
+    @manuscript = Manuscript.bring_in(bytes, filename: "thesis.docx", guide:)
+    visit "/manuscripts/#{@manuscript.id}/#{station}"
+  end
+
+  def pages = Desk.pages(Manuscript.find(@manuscript.id))
+
+  it "show all pages, and lead to one by its label" do
+    at_station(Demo::Thesis.new.bytes, "sheets")
+    expect(page).to have_css("#wall .leaf", minimum: 60)
+    expect(page).to be_axe_clean.within("#station")
+    find("#sheet-14 .leaf").click
+    expect(page).to have_css("#bench h2", text: "Page 14")
+    fill_in "page, or words on it", with: "31"
+    click_button "Go there"
+    expect(page).to have_css("#bench h2", text: "Page 31")
+    expect(page).to have_css(".sheetsize text", text: "characters a line")
+    expect(page).to be_axe_clean.within("#station")
+  end
+
+  it "find a heading at the foot of its page, and mend it" do
+    at_station(Demo::Thesis.new.bytes, "sheets/3")
+    expect(page).to have_css(".onsheet", text: "A heading stands at the foot of page 3 without a line of its text")
+    click_button "Keep it with the text below"
+    expect(page).to have_css("#said", text: "Keep 1 heading with the text below")
+    expect(page).to have_css("#bench .ended", text: "what follows keeps with its next paragraph")
+    expect(page).not_to have_css(".onsheet")
+    find("#take-back-button").click
+    expect(page).to have_css("#said", text: "Taken back")
+    expect(pages.sheets[2].ended_by).to eq :widow_control
+  end
+
+  it "bring the notice from two pages to one, shown before it is done" do
+    at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
+    expect(page).to have_css("#bench", text: "30 blank paragraphs after them make the rest")
+    click_link "See what would save a page"
+    expect(page).to have_css(".pagerow", text: "Before")
+    expect(page).to have_css(".smallpage", count: 3)
+    click_button "Do it"
+    expect(page).to have_css("#said", text: "Remove 30 blank paragraphs")
+    expect(page).to have_css("#wall .leaf", count: 1)
+    expect(page).to have_css("#seal", text: "59 words")
+  end
+
+  it "tell what a change of line spacing does to pages before it is kept, a page of it at size" do
+    at_station(Demo::Thesis.new.bytes, "styles?style=Normal")
+    fill_in "v-line_spacing", with: "1.3\t"
+    expect(page).to have_css(".ripple", text: /76 pages before, \d+ pages after/)
+    expect(page).to have_css(".pagepair", count: 3)
+    sleep 0.5 # until leaving the field has been answered too
+    first(".pagepair button").click
+    expect(page).to have_css("#sheet-pair svg", count: 2)
+    expect(page).to have_css("#sheet-pair text", minimum: 20)
+    told = find(".ripple").text[/before, (\d+) pages after/, 1].to_i
+    click_button "Keep"
+    expect(page).to have_css("#said", text: "Change Normal")
+    expect(pages.sheets.size).to eq told
+  end
+
+  it "draws each line where the layout says it stands: words end where they were measured to" do
+    at_station(Demo::Thesis.new.bytes, "sheets/4?near=1")
+    expect(page).to have_css(".sheetsize text", minimum: 20)
+    drawn = page.evaluate_async_script(<<~JS)
+      const done = arguments[0];
+      document.fonts.ready.then(() => done([...document.querySelectorAll("a.settext > text")].map((t) => [t.textContent, t.getComputedTextLength()])));
+    JS
+    wanted = pages.sheets[3].lines.flat_map(&:spans).to_h { |span| [span.letters.shown(span.text), span.width] }
+    off = drawn.filter_map { |text, width| (width - wanted[text.strip.empty? ? text : text]).abs if wanted[text] && text.size > 3 }
+    expect(off.size).to be > 20
+    expect(off.max).to be < 0.2
+  end
+
+  it "read and checked at 390 pixels: the wall scrolls, nothing else" do
+    at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
+    expect(page.evaluate_script("document.documentElement.scrollWidth <= innerWidth")).to be true
+  end
+end
