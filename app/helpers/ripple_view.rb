@@ -7,7 +7,8 @@ module RippleView
   # {words => figure} of the ripple that is shown.
   def ripple_figures
     moved = @ripple.moved.size
-    {((moved == 1) ? "paragraph changes" : "paragraphs change") => number(moved), **page_figures, **reach_figures, **finding_figures}
+    words = (moved == 1) ? "paragraph changes" : "paragraphs change"
+    {words => number(moved), **page_figures, **reach_figures, **finding_figures}
   end
 
   def dress_figures

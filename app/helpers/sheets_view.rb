@@ -135,6 +135,12 @@ module SheetsView
     document.sections[sheet.section - 1] || document.sections.last
   end
 
+  # The paper of a sheet, as the box that its drawing is seen in.
+  def sheet_box(sheet, whose)
+    section = whose.sections[sheet.section - 1] || whose.sections.last
+    "0 0 #{section.width.round} #{section.height.round}"
+  end
+
   def section_width(sheet)
     section_of_sheet(sheet).width
   end

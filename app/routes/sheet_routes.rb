@@ -51,6 +51,24 @@ module SheetRoutes
       go_after said, path_to("sheets", **({page: params[:page]} if params[:page].to_i.positive?).to_h)
     end
 
+    # Front matter, body and back: where they begin, and their labels.
+    app.get("/manuscripts/:id/sheets/matters") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_matters if params[:asked] && (@sent_matters = asked_matters)
+      station :matters
+    end
+
+    app.post("/manuscripts/:id/sheets/matters/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_matters
+      station :matters
+    end
+
+    app.post("/manuscripts/:id/sheets/matters") do
+      said = manuscript.perform(Norvel::Edits::SetMatters.new(sent_matters), version: params[:version]).title
+      go_after said, path_to("sheets")
+    end
+
     app.get("/manuscripts/:id/sheets/:page") do
       redirect to(path_to("sheets")), 303 unless pages
       @sheet = chosen_sheet(params[:page])
@@ -61,6 +79,17 @@ module SheetRoutes
       def chosen_sheet(number)
         sheet = (pages.sheets[number.to_i - 1] if number.to_i.positive?)
         sheet or raise Norvel::Refused, "There is no sheet #{number}: the document has #{pages.sheets.size}."
+      end
+
+      # The matters that were sent, as they would be.
+      def try_matters
+        @edit = Norvel::Edits::SetMatters.new(sent_matters)
+        @after = @edit.change(document)
+        @after.lay_out(known: pages)
+        @after_labels = labels_words(@after.pages, @after)
+      rescue Norvel::Error => refusal
+        @after = nil
+        @refused = refusal.message
       end
 
       def finding_key(finding)

@@ -23,8 +23,8 @@ module StyleRoutes
     # A page at size before and after a change that is tried.
     app.post("/manuscripts/:id/styles/:change/sheets/:sheet") do
       ripple_of(params[:change])
-      @pair = @ripple&.pages&.then { |both| [both.before, both.after].map { |one| one.sheets[params[:sheet].to_i - 1] } }
-      raise Norvel::Refused, "There is no such page before and after." unless params[:sheet].to_i.positive? && @pair&.all?
+      @pair = pair_of_sheets(params[:sheet].to_i)
+      raise Norvel::Refused, "There is no such page before and after." unless @pair.size == 2
       next station(:styles) unless request.env["HTTP_HX_REQUEST"]
       partial(:sheet_pair, was: @pair.first, now: @pair.last)
     end
@@ -45,6 +45,12 @@ module StyleRoutes
     app.post("/manuscripts/:id/edits/adopt") { perform Norvel::Edits::AdoptLook.new(one_id) }
 
     app.helpers do
+      # A sheet before the change that is tried, and the one with its number after it.
+      def pair_of_sheets(number)
+        both = @ripple&.pages or return []
+        number.positive? ? [both.before, both.after].filter_map { |one| one.sheets[number - 1] } : []
+      end
+
       def ripple_of(change)
         @change = change
         @edit = style_change(change)

@@ -6,8 +6,9 @@ module Norvel
   # The core without the web (docs/command-line.md). Exit status: 0 done; 1 (check only) there are findings of severity
   # must; 2 the input or the arguments are unusable, said in one line on standard error.
   module CLI
-    COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "pages" => "Pages", "check" => "Check", "mend" => "Mend", "apply" => "Apply",
-                "clear" => "Clear", "set" => "Set", "convert" => "Convert", "guides" => "Guides"}.freeze
+    COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "pages" => "Pages", "check" => "Check", "mend" => "Mend",
+                "apply" => "Apply", "clear" => "Clear", "set" => "Set", "convert" => "Convert",
+                "guides" => "Guides"}.freeze
 
     module_function
 

@@ -58,6 +58,11 @@ module Norvel
       data["pagination"] || {}
     end
 
+    # What is asked of the labels of front and body matter: [{"matter" => "front", "label" => …}, …]
+    def matters
+      pagination["matters"] || []
+    end
+
     def clean
       data["clean"] || {}
     end

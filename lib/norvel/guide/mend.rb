@@ -39,6 +39,9 @@ module Norvel
       make_equal: ->(list, _, name, value) { Edits::MakeEqual.new(Mend.ids(list), name, value) },
       say_language: ->(list, _, tag) { Edits::SayLanguage.new(Mend.ids(list), tag) },
       set_page: ->(list, _, values) { Edits::SetPage.new(list.map(&:section), values) },
+      set_matters: ->(_, _, matters) {
+        Edits::SetMatters.new(matters.map { |one| Edits::SetMatters::Matter.new(**one) })
+      },
       keep_with_next: ->(list, _) { Edits::KeepWithNext.new(Mend.ids(list)) },
       remove_page_breaks: ->(_, _, ids) { Edits::RemovePageBreaks.new(ids) },
       begin_on_next_page: ->(_, _, ids) { Edits::BeginOnNextPage.new(ids) },

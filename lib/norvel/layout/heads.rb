@@ -31,15 +31,19 @@ module Norvel
         end
       end
 
+      # The stories at head and foot of a sheet; a page left blank shows none.
+      def stories(sheet)
+        return [] if sheet.blank
+        %w[header footer].filter_map { |kind| story(sheet.section, kind, opens: sheet.opens, number: sheet.number) }
+      end
+
       # [[story, x, y, Column], …] of a sheet of a Result.
       def on(sheet, result)
-        return [] if sheet.blank
         told = @document.sections[sheet.section - 1]
         values = values(sheet, result)
-        %w[header footer].filter_map do |kind|
-          story = story(sheet.section, kind, opens: sheet.opens, number: sheet.number) or next
+        stories(sheet).map do |story|
           set = column(story, sheet.section, values)
-          y = (kind == "header") ? told.header : told.height - told.footer - set.height - after(set)
+          y = (story.kind == "header") ? told.header : told.height - told.footer - set.height - after(set)
           [story, sheet.frame.left, y, set]
         end
       end

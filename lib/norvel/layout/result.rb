@@ -30,6 +30,11 @@ module Norvel
         @heads.on(sheet, self)
       end
 
+      # Which heads and feet a sheet shows, as Story.
+      def running(sheet)
+        @heads.stories(sheet)
+      end
+
       # The first sheet that a paragraph stands on, by its id; nil for one that stands nowhere (hidden, or beside).
       def sheet_of(id)
         (page = first_pages[id]) && sheets[page]

@@ -36,15 +36,19 @@ module Norvel
           {styles: value.styles.values.map { |style| plain(style) }, paragraph: set(value.paragraph_defaults),
            run: set(value.run_defaults)}
         when :stories
-          value.zip(@original.stories).map do |story, came|
-            story.paragraphs.map { |one| paragraph(one, came.paragraphs) }
-          end
+          value.zip(@original.stories).map { |story, came| story(story, came) }
         when :numbering then numbering(value)
         else plain(value)
         end
       end
 
       private
+
+      # Its paragraphs; with the section that shows it first where that has another number now.
+      def story(story, came)
+        paragraphs = story.paragraphs.map { |one| paragraph(one, came.paragraphs) }
+        (story.section == came.section) ? paragraphs : {section: story.section, paragraphs:}
+      end
 
       def same?(document, field)
         document.public_send(field).equal?(@original.public_send(field))

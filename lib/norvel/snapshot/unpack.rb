@@ -57,9 +57,10 @@ module Norvel
       end
 
       def stories(data)
-        @original.stories.zip(data).map do |came, paragraphs|
-          now = paragraphs.map { |paragraph| known(paragraph(paragraph, came.paragraphs), came.paragraphs) }
-          came.with(paragraphs: now.freeze)
+        @original.stories.zip(data).map do |came, told|
+          told = {paragraphs: told, section: came.section} if told.is_a?(Array)
+          now = told[:paragraphs].map { |paragraph| known(paragraph(paragraph, came.paragraphs), came.paragraphs) }
+          came.with(paragraphs: now.freeze, section: told[:section])
         end.freeze
       end
 

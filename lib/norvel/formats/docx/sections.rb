@@ -137,6 +137,30 @@ module Norvel
           margin(node, part, was, now, :header, "header", EDGE)
           margin(node, part, was, now, :footer, "footer", EDGE)
           part.set(part.place(node, "cols"), "num", now.columns) unless was.columns == now.columns
+          start(node, part, was, now)
+          numbers(node, part, was, now)
+          title(node, part, was, now)
+        end
+
+        def start(node, part, was, now)
+          return if was.starts == now.starts
+          return part.drop(node, "type") if now.starts == "next_page"
+          part.set(part.place(node, "type"), "val", STARTS.key(now.starts))
+        end
+
+        def numbers(node, part, was, now)
+          return if [was.number_format, was.number_start] == [now.number_format, now.number_start]
+          numbers = part.place(node, "pgNumType")
+          unless was.number_format == now.number_format
+            part.set(numbers, "fmt", FORMATS.key(now.number_format) || "decimal")
+          end
+          now.number_start ? part.set(numbers, "start", now.number_start) : part.unset(numbers, "start")
+        end
+
+        def title(node, part, was, now)
+          return if was.title_page == now.title_page
+          part.drop(node, "titlePg")
+          part.place(node, "titlePg") if now.title_page
         end
 
         def page(node, part, was, now)

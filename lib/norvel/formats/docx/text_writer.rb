@@ -25,7 +25,7 @@ module Norvel
           document.paragraphs.each do |paragraph|
             was = paragraph.source && @original.paragraphs[paragraph.source]
             kept[paragraph.source] = true if was
-            node = was ? @nodes.paragraphs[paragraph.source] : @part.create("p")
+            node = was ? @nodes.paragraphs[paragraph.source] : made(paragraph)
             moved = was.nil? || !staying[paragraph.source]
             put(node, previous, paragraph.container) if moved
             patch(node, was, paragraph) unless was && paragraph == was
@@ -37,7 +37,16 @@ module Norvel
           changed || gone.any?
         end
 
+        # The element of a paragraph that was written.
+        def element(paragraph)
+          paragraph.source ? @nodes.paragraphs[paragraph.source] : @made.fetch(paragraph.id)
+        end
+
         private
+
+        def made(paragraph)
+          (@made ||= {})[paragraph.id] = @part.create("p")
+        end
 
         def patch(node, was, now)
           properties(node, was, now)

@@ -31,9 +31,11 @@ module Norvel
 
         def text
           main = @package.main
-          touched = TextWriter.new(main, @reader.text.nodes, @original).write(@document)
+          writer = TextWriter.new(main, @reader.text.nodes, @original)
+          touched = writer.write(@document)
           touched |= pictures
-          touched |= sections(main)
+          touched |= SectionWriter.new(main, @reader.text.section_nodes, @original)
+            .write(@document, writer.method(:element))
           @changed[main.path] = main.bytes if touched
         end
 
@@ -44,17 +46,6 @@ module Norvel
             came.key?(picture.id) && came[picture.id] != picture.description
           end
           changed.each { |picture| Pictures.write(@reader.text.pictures[picture.id - 1], picture.description) }.any?
-        end
-
-        def sections(main)
-          changed = @document.sections.select do |section|
-            (was = @original.sections[section.source || 0]) && was != section
-          end
-          changed.each do |section|
-            node = @reader.text.section_nodes[section.source] if section.source
-            node ||= main.place(main.child(main.root, "body"), "sectPr")
-            Sections.write(node, main, @original.sections[section.source || 0], section)
-          end.any?
         end
 
         # Notes, headers and footers; several notes share a part.

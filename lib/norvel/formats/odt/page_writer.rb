@@ -77,12 +77,22 @@ module Norvel
 
         # --- sections ---
 
+        # Labels, and how a section begins, are a master's too; only the number of its first page is the paragraph's.
+        LABELS = %i[number_format title_page starts].freeze
+        WORN = (VALUES + LABELS).freeze
+
         def sections
-          changed = @document.sections.select { |section| (was = came(section)) && differs?(was, section) }
-          changed.group_by { |section| @worn[section.source] }.each do |master, alike|
+          changed = numbered.select { |section, _| section.source && differs?(came(section), section) }
+          changed.group_by { |section, _| @worn[section.source] }.each do |master, alike|
             next unless master
-            alike.group_by { |section| section.to_h.slice(*VALUES) }.each { |values, list| wear(master, values, list) }
+            alike.group_by { |section, _| section.to_h.slice(*WORN) }.each { |values, list| wear(master, values, list) }
           end
+          numbered.each { |section, number| begin_new(section, number) unless section.source }
+        end
+
+        # [[section, its number], …]
+        def numbered
+          @document.sections.each.with_index(1).to_a
         end
 
         def came(section)
@@ -90,24 +100,45 @@ module Norvel
         end
 
         def differs?(was, now)
-          VALUES.any? { |name| was[name] != now[name] }
+          WORN.any? { |name| was[name] != now[name] } || was.number_start != now.number_start
         end
 
         # Sections of a master that are set up so from now on.
         def wear(master, values, list)
-          return if list.all? { |section| fits?(master, section) }
-          other = @masters.all.values.find { |one| fits?(one, list.first) }
-          everywhere = @worn.count(master) == list.size
+          return list.each { |section, number| number_anew(master, section, number) } if list.all? { |one, _|
+            fits?(master, one)
+          }
+          other = @masters.all.values.find { |one| fits?(one, list.first.first) }
+          everywhere = @worn.count(master) == list.size && @document.sections.all?(&:source)
           unless other || everywhere
             other = make(free_name(master.shown), master)
             set_up(other, values, @masters.section(master).to_h)
           end
-          return set_up(master, values, @masters.section(master).to_h) unless other
-          list.each { |section| start(section.source + 1, other.name, start_of(section.source + 1)&.last) }
+          set_up(master, values, @masters.section(master).to_h) unless other
+          list.each { |section, number| number_anew(other || master, section, number, always: !other.nil?) }
+        end
+
+        # Says on the first paragraph where a section's numbers begin; always: names its master there too.
+        def number_anew(master, section, number, always: false)
+          return unless always || came(section).number_start != section.number_start
+          start(number, master.name, section.number_start)
+        end
+
+        # A section that the file had not: in a master that is set up so, one like that of the section before.
+        def begin_new(section, number)
+          like = numbered.first(number - 1).reverse.find { |before, _| before.source }&.first
+          master = (like && @worn[like.source]) || @masters.first or return
+          other = @masters.all.values.find { |one| fits?(one, section) }
+          unless other
+            other = make(free_name(master.shown), master)
+            set_up(other, section.to_h.slice(*WORN), @masters.section(master).to_h)
+          end
+          start(number, other.name, section.number_start)
         end
 
         def fits?(master, section)
-          Document::PageStyle.of(@masters.section(master), "").worn_by?(section)
+          worn = @masters.section(master)
+          Document::PageStyle.of(worn, "").worn_by?(section) && LABELS.all? { |name| worn[name] == section[name] }
         end
 
         def free_name(shown)
@@ -148,7 +179,37 @@ module Norvel
           sheet(node, was, now)
           margins(body, node, was, now)
           columns(node, now[:columns]) unless was[:columns] == now[:columns]
+          labels(body, node, was, now)
           touch
+        end
+
+        USAGES = Masters::STARTS.invert.freeze
+
+        def labels(master, node, was, now)
+          return unless now.key?(:number_format)
+          unless was[:number_format] == now[:number_format]
+            @part.set(node, "style:num-format", ListReader::FORMATS.key(now[:number_format]) || "1")
+          end
+          usage(node, now) unless was[:starts] == now[:starts]
+          first_page(master, now[:title_page]) unless was[:title_page] == now[:title_page]
+        end
+
+        def usage(node, now)
+          word = USAGES[now[:starts]]
+          word ? @part.set(node, "style:page-usage", word) : @part.unset(node, "style:page-usage")
+        end
+
+        # A head and foot of its own for the first page (ODF 1.3): blank ones, or none.
+        def first_page(master, own)
+          EDGES.each_key do |kind|
+            next unless master.heads.dig(kind, :default)
+            found = master.heads[kind].delete(:first)
+            next found&.remove unless own
+            blank = @part.create("style:#{kind}-first")
+            blank.add_child(@part.create("text:p"))
+            (master.heads[kind][:even] || master.heads[kind][:default]).add_next_sibling(blank)
+            master.heads[kind][:first] = blank
+          end
         end
 
         def own_layout(master, like)
@@ -211,9 +272,10 @@ module Norvel
         def starts
           return if @document.paragraphs.equal?(@original.paragraphs)
           @reader.text.page_starts.each do |number, name, page|
-            was, now = first_of(@original, number), first_of(@document, number)
+            at = @document.sections.index { |section| section.source == number - 1 } or next
+            was, now = first_of(@original, number), first_of(@document, at + 1)
             next if now.nil? || was.nil? || was.id == now.id
-            start(number, name, page)
+            start(at + 1, name, page)
             unset(was) if @document.include?(was.id)
           end
         end

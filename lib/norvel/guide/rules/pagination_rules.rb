@@ -38,7 +38,8 @@ module Norvel
           least, most = range.is_a?(Hash) ? range.values_at("min", "max") : [range, range]
           now = pages.sheets.size
           return if (least.nil? || now >= least) && (most.nil? || now <= most)
-          said = {"at least" => least, "at most" => most}.compact.map { |words, number| "#{words} #{number}" }.join(", ")
+          bounds = {"at least" => least, "at most" => most}.compact
+          said = bounds.map { |words, number| "#{words} #{number}" }.join(", ")
           said = least.to_s if least == most
           finding("pagination.pages", message: "The document does not have #{said} pages", asked: "#{said} pages",
             found: "#{now} pages", cause: [], cite: @guide.pagination["cite"])

@@ -1,0 +1,121 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # pagination.label, .restart, .shown_from, .place: what a guide asks of the labels of front and body matter, held
+      # against the pages.
+      class MatterRules < Family
+        RULES = %w[label restart shown_from place].map { |name|
+          Rule.new(name: "pagination.#{name}", goes_by: :document, stage: :page)
+        }.freeze
+        FORMS = {"decimal" => "1, 2, 3", "lower_roman" => "i, ii, iii", "upper_roman" => "I, II, III",
+                 "lower_letter" => "a, b, c", "upper_letter" => "A, B, C", "none" => "none"}.freeze
+        PLACES = {"header" => "top", "footer" => "bottom"}.freeze
+        WHY = "it divides the document into sections: look at the pages before and after"
+        KEYS = {"label" => "label", "restart" => "restart", "shown_from" => "shown_from", "place" => "place"}.freeze
+
+        def self.asked(guide, _roles)
+          stated = guide.matters.flat_map(&:keys)
+          KEYS.filter_map { |rule, key| "pagination.#{rule}" if stated.include?(key) }
+        end
+
+        def findings
+          return [] unless @document.pages && @guide.matters.any?
+          stretches.flat_map { |matter, sheets| judged(matter, sheets) }.compact
+        end
+
+        private
+
+        # [[what the guide asks, the sheets it is asked of], …]: those before the first chapter are front matter.
+        def stretches
+          chapter = Matters.new(@document).first_chapter
+          at = chapter ? @document.pages.sheet_of(chapter.id).page - 1 : 0
+          sheets = {"front" => @document.pages.sheets.first(at), "body" => @document.pages.sheets.drop(at)}
+          @guide.matters.filter_map { |matter|
+            own = sheets[matter["matter"]]
+            [matter, own] if own&.any? { |sheet| !sheet.blank }
+          }
+        end
+
+        def judged(matter, sheets)
+          [label(matter, sheets), restart(matter, sheets.first), shown(matter, sheets), place(matter, sheets)]
+        end
+
+        def label(matter, sheets)
+          asked = matter["label"] or return
+          odd = sheets.find { |sheet| format_of(sheet) != asked } or return
+          found("label", odd, asked: FORMS[asked], found: FORMS.fetch(format_of(odd), format_of(odd)),
+            message: "Pages of the #{matter["matter"]} matter are not labelled #{FORMS[asked]}")
+        end
+
+        def restart(matter, sheet)
+          asked = matter["restart"] or return
+          return if sheet.number == asked
+          found("restart", sheet, asked: "from #{asked}", found: "from #{sheet.number}",
+            message: "The #{matter["matter"]} matter does not begin at #{asked}")
+        end
+
+        # Sheets before the one asked for show no label.
+        def shown(matter, sheets)
+          from = matter["shown_from"] or return
+          early = sheets.first(from - 1).find { |sheet| label_on(sheet) } or return
+          found("shown_from", early, asked: "from page #{from} on", found: "on page #{early.label}",
+            message: "Page #{early.label} shows its label")
+        end
+
+        def place(matter, sheets)
+          asked = matter["place"] or return
+          shown = sheets.drop(matter.fetch("shown_from", 1) - 1).reject(&:blank)
+          odd = shown.find { |sheet| label_on(sheet) != asked } or return
+          seen = label_on(odd) || "nowhere"
+          found("place", odd, asked: words(asked), found: words(seen), mend: nil,
+            message: "The label of page #{odd.label} does not stand at the #{words(asked)}")
+        end
+
+        def words(place)
+          place.tr("_", " ")
+        end
+
+        # Where the label of a sheet stands: "bottom_center"; nil where it shows none. Told once for each part.
+        def label_on(sheet)
+          @labels ||= Hash.new { |places, story| places[story] = place_in(story) }.compare_by_identity
+          @document.pages.running(sheet).lazy.filter_map { |story| @labels[story] }.first
+        end
+
+        def place_in(story)
+          paragraph = story.paragraphs.find { |one|
+            Layout::FieldValues.in(one).any? { |field| field.does == "page" }
+          } or return
+          side = @document.look(paragraph)[:align]
+          "#{PLACES.fetch(story.kind)}_#{(side == "justify") ? "left" : side}"
+        end
+
+        def format_of(sheet)
+          @document.sections[sheet.section - 1].number_format
+        end
+
+        def found(rule, sheet, asked:, found:, message:, mend: to_matters)
+          finding("pagination.#{rule}", paragraph: sheet.paragraphs.first, section: sheet.section, asked:, found:,
+            message:, cause: [], cite: @guide.pagination["cite"], mend:)
+        end
+
+        # All matters as the guide asks for them.
+        def to_matters
+          @to_matters ||= Mend.new(name: "set_matters", label: "Number the pages so", safe: false, why: WHY,
+            steps: [[:set_matters, wanted.map(&:to_h)]])
+        end
+
+        def wanted
+          chapter = Matters.new(@document).first_chapter
+          places = {"front" => (@document.paragraphs.first if chapter), "body" => chapter || @document.paragraphs.first}
+          @guide.matters.filter_map do |matter|
+            first = places[matter["matter"]] or next
+            Edits::SetMatters::Matter.new(paragraph: first.id, format: matter["label"] || "decimal",
+              start: matter["restart"], shown_first: matter.fetch("shown_from", 1) == 1)
+          end
+        end
+      end
+    end
+  end
+end
