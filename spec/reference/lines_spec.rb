@@ -77,9 +77,6 @@ RSpec.describe "lines held against the outside" do
     shares = faces.map do |font, file|
       ours = our_ends(texts, letters_look(font, 11), 420.0)
       theirs = chromium_ends_after_slashes(texts, face: file, size: 11, measure: 420)
-      if ENV["SHOW"]
-        texts.zip(ours, theirs).reject { |_, a, b| a == b }.first(12).each { |text, a, b| at = (a - b | b - a).min; puts "  ≠ #{a - b}/#{b - a} #{text[[at - 30, 0].max, 60].inspect}" }
-      end
       share(ours, theirs).tap { |same| puts "  #{font}: #{(same * 100).round(2)} % of #{texts.size} technical paragraphs end their lines alike" }
     end
     expect(shares.min).to be >= 0.995
