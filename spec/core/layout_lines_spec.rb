@@ -2,14 +2,14 @@
 
 # Paragraphs set in lines.
 RSpec.describe Norvel::Layout::TextSetting do
-  TIMES = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
-  WIDE = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
+  def in_times = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
+  def wide = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
 
-  def laid(body, section: WIDE, **parts) = docx(body + section, **parts).lay_out
+  def laid(body, section: wide, **parts) = docx(body + section, **parts).lay_out
 
   def lines(body, **parts) = laid(body, **parts).sheets.flat_map(&:lines)
 
-  def t(text, more = "") = r(text, TIMES + more)
+  def t(text, more = "") = r(text, in_times + more)
 
   let(:times) { Norvel::Layout::Letters.new(Norvel::Styles::Look.new({font: "Times New Roman", size: 12.0, position: "normal", letter_spacing: 0.0})) }
 
@@ -56,7 +56,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   describe "tabs" do
-    tab = "<w:r><w:rPr>#{TIMES}</w:rPr><w:tab/></w:r>"
+    let(:tab) { "<w:r><w:rPr>#{in_times}</w:rPr><w:tab/></w:r>" }
 
     def spans(body) = lines(body)[0].spans
 
@@ -109,7 +109,7 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   it "takes the larger of two spaces, their sum where the file says so, none between its own" do
     gap = lambda do |more = "", sum: false|
-      document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") + p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + WIDE)
+      document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") + p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + wide)
       one, two = document.with(settings: document.settings.with(sum_spaces: sum)).lay_out.sheets.flat_map(&:lines)
       (two.top - one.top - one.height).round(2)
     end
@@ -118,7 +118,7 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   it "puts markers of lists before their text and not into it" do
     numbering = '<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1."/><w:pPr><w:ind w:left="720" w:hanging="360"/></w:pPr></w:lvl></w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
-    body = p(t("entry " * 40), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>') + WIDE
+    body = p(t("entry " * 40), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>') + wide
     found = Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx").lay_out.sheets.flat_map(&:lines)
     expect(found[0].text).to start_with "entry"
     expect(found[0].spans.map { |span| [span.text[0, 5], span.x.round] }).to include(["1.", 90], ["entry", 108])
@@ -141,7 +141,7 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(Norvel::Layout::Hyphenation.places("hyphenation", "xx-unknown")).to eq []
     long = p(t("concatenation of typographical requirements " * 12, '<w:lang w:val="en-US"/>'), '<w:ind w:right="6000"/>')
     expect(lines(long).map(&:text)).to all(satisfy { |text| !text.end_with?("-") })
-    asked = Norvel::Formats.read(package(long + WIDE), name: "a.docx").then { |d| d.with(settings: d.settings.with(hyphenated: true)) }
+    asked = Norvel::Formats.read(package(long + wide), name: "a.docx").then { |d| d.with(settings: d.settings.with(hyphenated: true)) }
     found = asked.lay_out.sheets.flat_map(&:lines)
     expect(found.count { |line| line.text.end_with?("-") }).to be > 3
     expect(found.map(&:text).join(" ").gsub("- ", "")).to eq asked.paragraphs[0].text.strip

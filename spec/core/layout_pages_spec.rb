@@ -2,7 +2,7 @@
 
 # Lines on pages.
 RSpec.describe Norvel::Layout::Pages do
-  EXACT = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
+  def exact = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
 
   # A sheet that holds +lines+ lines of 20 points.
   def section(lines: 10, more: "", width: 400, type: nil, header: 0, footer: 0)
@@ -12,10 +12,10 @@ RSpec.describe Norvel::Layout::Pages do
 
   # A paragraph of so many lines.
   def lines(count, properties = "", text: "word")
-    p("<w:r>#{Array.new(count) { "<w:t>#{text}</w:t>" }.join("<w:br/>")}</w:r>", EXACT + properties)
+    p("<w:r>#{Array.new(count) { "<w:t>#{text}</w:t>" }.join("<w:br/>")}</w:r>", exact + properties)
   end
 
-  def ending(section) = p("", "#{EXACT}#{section}")
+  def ending(section) = p("", "#{exact}#{section}")
 
   def laid(body, last = section, **parts) = docx(body + last, **parts).lay_out
 
@@ -26,13 +26,13 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   it "says which paragraph asked for a page's end" do
-    pages = laid(lines(3) + lines(2, "<w:pageBreakBefore/>") + p('<w:r><w:t>a</w:t><w:br w:type="page"/><w:t>b</w:t></w:r>', EXACT))
+    pages = laid(lines(3) + lines(2, "<w:pageBreakBefore/>") + p('<w:r><w:t>a</w:t><w:br w:type="page"/><w:t>b</w:t></w:r>', exact))
     expect(told(pages)).to eq [["1", :page_break_before, 3], ["2", :page_break, 3], ["3", :end, 1]]
     expect(pages.sheets.map { |sheet| sheet.asker&.paragraph&.id }).to eq [2, 3, nil]
   end
 
   it "keeps a paragraph's mark on the page that a break at its end closes" do
-    pages = laid(lines(1) + p('<w:r><w:br w:type="page"/></w:r>', EXACT) + lines(1))
+    pages = laid(lines(1) + p('<w:r><w:br w:type="page"/></w:r>', exact) + lines(1))
     expect(told(pages)).to eq [["1", :page_break, 2], ["2", :end, 1]]
   end
 
@@ -66,10 +66,10 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   it "drops space before where a page begins by itself, and keeps it after a break" do
-    spaced = EXACT.sub('before="0"', 'before="400"')
+    spaced = exact.sub('before="0"', 'before="400"')
     top = ->(body) { laid(body).sheets.last.lines.first.top }
     expect(top[lines(10) + p(r("next"), spaced)]).to eq 0.0
-    expect(top[p('<w:r><w:br w:type="page"/></w:r>', EXACT) + p(r("next"), spaced)]).to eq 20.0
+    expect(top[p('<w:r><w:br w:type="page"/></w:r>', exact) + p(r("next"), spaced)]).to eq 20.0
     expect(top[lines(1) + p(r("next"), "<w:pageBreakBefore/>#{spaced}")]).to eq 20.0
   end
 
@@ -148,23 +148,23 @@ RSpec.describe Norvel::Layout::Pages do
   describe "notes" do
     def note(id) = %(<w:r><w:footnoteReference w:id="#{id}"/></w:r>)
 
-    def notes(*texts) = texts.each.with_index(1).map { |text, id| %(<w:footnote w:id="#{id}">#{p(%(<w:r><w:footnoteRef/></w:r>#{r(" #{text}")}), EXACT)}</w:footnote>) }.join
+    def notes(*texts) = texts.each.with_index(1).map { |text, id| %(<w:footnote w:id="#{id}">#{p(%(<w:r><w:footnoteRef/></w:r>#{r(" #{text}")}), exact)}</w:footnote>) }.join
 
     it "stand at the foot of the page where they are called, numbered in order" do
-      pages = laid(p(r("one") + note(1), EXACT) + lines(12) + p(r("two") + note(2), EXACT), footnotes: notes("first", "second"))
+      pages = laid(p(r("one") + note(1), exact) + lines(12) + p(r("two") + note(2), exact), footnotes: notes("first", "second"))
       expect(pages.sheets.map { |sheet| sheet.note_lines.map(&:text) }).to eq [["1 first"], ["2 second"]]
       expect(pages.sheets[0].lines.first.text).to eq "one1"
       expect(pages.sheets[0].lines.size).to be < 10
     end
 
     it "push their line to the next page where there is no room for both" do
-      pages = laid((lines(1) * 9) + p(r("called") + note(1), EXACT) + lines(1), footnotes: notes("below"))
+      pages = laid((lines(1) * 9) + p(r("called") + note(1), exact) + lines(1), footnotes: notes("below"))
       expect(pages.sheets.map { |sheet| [sheet.lines.last.text, sheet.note_lines.size] }).to eq [["word", 0], ["word", 1]]
     end
 
     it "are divided where they must be, and go on at the next foot" do
       long = %(<w:footnote w:id="1">#{lines(14, text: "note")}</w:footnote>)
-      pages = laid(p(r("called") + note(1), EXACT) + lines(3), footnotes: long)
+      pages = laid(p(r("called") + note(1), exact) + lines(3), footnotes: long)
       expect(pages.sheets.flat_map { |sheet| sheet.note_lines.map(&:text) }.size).to eq 14
       expect(pages.sheets.size).to eq 2
     end
@@ -178,7 +178,7 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   describe "heads and feet" do
-    let(:page_field) { p(%(<w:r><w:t xml:space="preserve">page </w:t></w:r><w:fldSimple w:instr=" PAGE "><w:r><w:t>9</w:t></w:r></w:fldSimple>), EXACT) }
+    let(:page_field) { p(%(<w:r><w:t xml:space="preserve">page </w:t></w:r><w:fldSimple w:instr=" PAGE "><w:r><w:t>9</w:t></w:r></w:fldSimple>), exact) }
 
     def heads(pages) = pages.sheets.map { |sheet| pages.heads(sheet).flat_map { |_, x, y, column| [].tap { |found| Norvel::Layout::Placing.column(column, x, y) { |line| found << line.text } } } }
 
@@ -196,7 +196,7 @@ RSpec.describe Norvel::Layout::Pages do
 
   it "fills in page fields in the text, round after round until they rest" do
     field = '<w:fldSimple w:instr=" NUMPAGES "><w:r><w:t>1</w:t></w:r></w:fldSimple>'
-    pages = laid(p(r("of ") + field, EXACT) + lines(25))
+    pages = laid(p(r("of ") + field, exact) + lines(25))
     expect(pages.sheets[0].lines.first.text).to eq "of 3"
     expect(pages).to be_settled
     expect(pages.rounds).to eq 2
@@ -204,7 +204,7 @@ RSpec.describe Norvel::Layout::Pages do
 
   it "lists headings with the labels of their pages" do
     styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
-    heading = ->(text) { p(r(text), %(<w:pStyle w:val="H1"/>#{EXACT})) }
+    heading = ->(text) { p(r(text), %(<w:pStyle w:val="H1"/>#{exact})) }
     pages = laid(heading["One"] + lines(12) + heading["Two"], styles:)
     expect(pages.contents.map { |entry| [entry.level, entry.text, entry.label, entry.index] }).to eq [[1, "One", "1", 1], [1, "Two", "2", 3]]
   end

@@ -2,22 +2,23 @@
 
 # Rules on pages, their causes and mends.
 RSpec.describe Norvel::Guide::Rules::PaginationRules do
-  EXACTLY = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
-  TEN_LINES = '<w:sectPr><w:pgSz w:w="8000" w:h="4000"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>'
-  HEADINGS = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>
+  def exactly = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
+  def ten_lines = '<w:sectPr><w:pgSz w:w="8000" w:h="4000"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>'
+
+  def headings = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>
     <w:style w:type="paragraph" w:styleId="Loose"><w:name w:val="Body Text"/><w:pPr><w:widowControl w:val="0"/></w:pPr></w:style>)
 
-  def text(count, properties = "") = p("<w:r>#{Array.new(count) { "<w:t>words of text</w:t>" }.join("<w:br/>")}</w:r>", properties + EXACTLY)
+  def text(count, properties = "") = p("<w:r>#{Array.new(count) { "<w:t>words of text</w:t>" }.join("<w:br/>")}</w:r>", properties + exactly)
 
-  def heading(words = "Heading") = p(r(words), %(<w:pStyle w:val="H1"/>#{EXACTLY}))
+  def heading(words = "Heading") = p(r(words), %(<w:pStyle w:val="H1"/>#{exactly}))
 
-  def blank = p("", EXACTLY)
+  def blank = p("", exactly)
 
-  def page_break = p('<w:r><w:br w:type="page"/></w:r>', EXACTLY)
+  def page_break = p('<w:r><w:br w:type="page"/></w:r>', exactly)
 
   def guide(rules) = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {#{rules}, cite: \"7\"}\n")
 
-  def made(body, last = TEN_LINES) = docx(body + last, styles: HEADINGS)
+  def made(body, last = ten_lines) = docx(body + last, styles: headings)
 
   def check(document, rules) = Norvel::Guide::Check.new(guide(rules), document.tap(&:lay_out))
 
@@ -64,8 +65,8 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
     found, left, after = found_and_mended(made(text(3) + page_break + page_break + text(3)), "blank_pages: forbid")
     expect(found.map { |one| one[1] }).to eq ["Page 2 is blank: it holds one blank paragraph with a page break"]
     expect([left, after.paragraphs.size]).to eq [[], 3]
-    odd = TEN_LINES.sub("<w:sectPr>", '<w:sectPr><w:type w:val="oddPage"/>')
-    found, left, = found_and_mended(made(text(3) + p("", EXACTLY + TEN_LINES) + text(3), odd), "blank_pages: forbid")
+    odd = ten_lines.sub("<w:sectPr>", '<w:sectPr><w:type w:val="oddPage"/>')
+    found, left, = found_and_mended(made(text(3) + p("", exactly + ten_lines) + text(3), odd), "blank_pages: forbid")
     expect(found.map { |one| one[1] }).to eq ["Page 2 is blank: the next section begins on a right page"]
     expect(left).to eq []
   end

@@ -9,7 +9,11 @@ RSpec.describe "pages held against the outside" do
 
   before(:all) { Browser.boot }
 
-  MEASURE, ROOM, LEAD = 400, 600, 20
+  def measure = 400
+
+  def room = 600
+
+  def lead = 20
 
   # Paragraphs with a heading now and then: [[text, heading?], …]
   def story(seed, count)
@@ -19,10 +23,10 @@ RSpec.describe "pages held against the outside" do
 
   def made(story, after:)
     body = story.map do |text, heading|
-      properties = %(#{"<w:keepNext/>" if heading}<w:spacing w:before="0" w:after="#{after * 20}" w:line="#{LEAD * 20}" w:lineRule="exact"/>)
+      properties = %(#{"<w:keepNext/>" if heading}<w:spacing w:before="0" w:after="#{after * 20}" w:line="#{lead * 20}" w:lineRule="exact"/>)
       p(r(text, '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'), properties)
     end.join
-    docx(%(#{body}<w:sectPr><w:pgSz w:w="#{MEASURE * 20}" w:h="#{ROOM * 20}"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>))
+    docx(%(#{body}<w:sectPr><w:pgSz w:w="#{measure * 20}" w:h="#{room * 20}"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>))
   end
 
   # How many lines stand on each page of Chromium's print of it.
@@ -31,8 +35,8 @@ RSpec.describe "pages held against the outside" do
     folder = Dir.mktmpdir
     File.write("#{folder}/p.html", <<~HTML)
       <meta charset="utf-8"><style>@font-face{font-family:F;src:url("file://#{ChromiumLines::FONTS}/LiberationSerif-Regular.ttf")}
-      @page{size:#{MEASURE}px #{ROOM}px;margin:0}html,body{margin:0;orphans:2;widows:2}
-      p{font:12px/#{LEAD}px F;#{ChromiumLines::PLAIN};margin:0 0 #{after}px}.h{break-after:avoid}</style><body>#{rows}
+      @page{size:#{measure}px #{room}px;margin:0}html,body{margin:0;orphans:2;widows:2}
+      p{font:12px/#{lead}px F;#{ChromiumLines::PLAIN};margin:0 0 #{after}px}.h{break-after:avoid}</style><body>#{rows}
     HTML
     session = Capybara.current_session
     session.visit "file://#{folder}/p.html"
@@ -67,7 +71,7 @@ RSpec.describe "pages held against the outside" do
       expect(starts.last).to eq lines.size
       pairs = starts.each_cons(2).map { |start, ending| [lines[start], lines[ending]] }.reject { |_, ending| ending && lone?(flow, ending) }
       same = pairs.count do |(block, line), ending|
-        column = Norvel::Layout::Column.new(flow, Norvel::Layout::Column::Place.new(block, line), ROOM.to_f).fill
+        column = Norvel::Layout::Column.new(flow, Norvel::Layout::Column::Place.new(block, line), room.to_f).fill
         (column.next ? [column.next.block, column.next.part] : nil) == ending
       end
       puts "\n  page ends as in Chromium's print, #{after} pt apart: #{same} of #{pairs.size} (#{starts.size - 1} pages)"
