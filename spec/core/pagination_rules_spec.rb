@@ -102,8 +102,10 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
     expect([plan.left, plan.words_unchanged?]).to eq [[], true]
   end
 
-  it "holds its promises on the demo: what the guides ask of pages is met once all is mended" do
-    mended = Norvel::Guide::Plan.new(thesis_guide, thesis.with.tap(&:lay_out)).after.with
-    expect(Norvel::Guide::Check.new(thesis_guide, mended.tap(&:lay_out)).findings.map(&:rule).grep(/pagination/)).to eq []
+  it "holds its promises on the demo: what the guide asks of pages is met once all is mended that is safe, and what asks first" do
+    plan = ->(**more) { Norvel::Guide::Plan.new(thesis_guide, thesis.with.tap(&:lay_out), **more).after.with }
+    found = ->(document) { Norvel::Guide::Check.new(thesis_guide, document.tap(&:lay_out)).findings.map(&:rule).grep(/pagination/) }
+    expect(found[plan[]]).to eq %w[pagination.label pagination.shown_from pagination.restart]
+    expect(found[plan[with: ["set_matters asked"]]]).to eq []
   end
 end
