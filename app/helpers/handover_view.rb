@@ -31,11 +31,11 @@ module HandoverView
   # Links to the first places: ", at 12, 40, …"
   def places_words(places)
     return "" if places.empty?
-    shown = places.first(5).map { |place| place_link(place) }
+    shown = places.first(5).map { |place| numbered_link(place) }
     ", at #{shown.join(", ")}#{", …" if places.size > shown.size}"
   end
 
-  def place_link(place)
+  def numbered_link(place)
     id = document.paragraphs[place - 1]&.id
     id ? %(<a href="#{h path_to("galley", at: id)}">#{place}</a>) : place.to_s
   end

@@ -69,6 +69,22 @@ module SheetRoutes
       go_after said, path_to("sheets")
     end
 
+    # Contents lists: what they say and should say; one put in.
+    app.get("/manuscripts/:id/sheets/contents") do
+      redirect to(path_to("sheets")), 303 unless pages
+      station :contents
+    end
+
+    app.post("/manuscripts/:id/sheets/contents/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_contents
+      station :contents
+    end
+
+    app.post("/manuscripts/:id/sheets/contents") do
+      go_after manuscript.perform(contents_edit, version: params[:version]).title, path_to("sheets/contents")
+    end
+
     app.get("/manuscripts/:id/sheets/:page") do
       redirect to(path_to("sheets")), 303 unless pages
       @sheet = chosen_sheet(params[:page])
@@ -87,6 +103,16 @@ module SheetRoutes
         @after = @edit.change(document)
         @after.lay_out(known: pages)
         @after_labels = labels_words(@after.pages, @after)
+      rescue Norvel::Error => refusal
+        @after = nil
+        @refused = refusal.message
+      end
+
+      # The contents list that was asked for, as it would be.
+      def try_contents
+        @edit = contents_edit
+        @after = @edit.change(document)
+        @after.lay_out(known: pages)
       rescue Norvel::Error => refusal
         @after = nil
         @refused = refusal.message

@@ -63,6 +63,11 @@ module Norvel
       pagination["matters"] || []
     end
 
+    # What is asked of a part of the document: {"part" => "contents", "required" => true, …}; nil for nothing.
+    def part(name)
+      (data["parts"] || []).find { |part| part["part"] == name }
+    end
+
     def clean
       data["clean"] || {}
     end
@@ -95,7 +100,9 @@ module Norvel
 
     # What the guide states and Norvel does not check yet, said instead of passed over.
     def unchecked
-      Schema::UNCHECKED.select { |path| data.dig(*path.split(".")) }
+      stated = Schema::UNCHECKED.select { |path| data.dig(*path.split(".")) }
+      others = (data["parts"] || []).map { |part| part["part"] } - Schema::PARTS
+      stated + (others.any? ? ["parts"] : [])
     end
 
     def exceptions

@@ -72,6 +72,32 @@ RSpec.describe "the sheets", type: :feature do
     expect(pages.labelled("ii")).to eq []
   end
 
+  it "put a contents list in, seen before it is kept, and bring it up to date when it has become old" do
+    mended = Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"), Norvel::Formats.read(Demo::Thesis.new.bytes, name: "t.docx")).after
+    at_station(Norvel::Formats.write(mended).bytes, "sheets/contents")
+    expect(page).to be_axe_clean.within("#station")
+    select "CHAPTER 1. THE ESTUARY AND ITS MILLS", from: "before"
+    select "1", from: "levels 1 to"
+    click_button "See what it does"
+    expect(page).to have_css(".ripple", text: "Put in a contents list, not kept yet")
+    expect(page).to have_css(".smallpage", count: 8)
+    click_button "Keep"
+    expect(page).to have_css("#said", text: "Put in a contents list")
+    expect(page).to have_css(".contentslist", text: "right on every line")
+    document = Manuscript.find(@manuscript.id).document
+    chapter = document.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && document.look(one)[:outline_level] == 1 }
+    now = Manuscript.find(@manuscript.id)
+    now.perform(Norvel::Edits::Retype.new(chapter.id, "CHAPTER 2. A NEW NAME"), version: now.lock_version)
+    visit "/manuscripts/#{@manuscript.id}/sheets/contents"
+    expect(page).to have_css(".contentslist", text: "1 of 9 entries wrong")
+    click_button "Bring it up to date …"
+    click_button "Keep"
+    expect(page).to have_css("#said", text: "Bring the contents list up to date")
+    expect(page).to have_css(".contentslist td", text: "CHAPTER 2. A NEW NAME")
+    find("#take-back-button").click
+    expect(page).to have_css("#said", text: "Taken back: Bring the contents list up to date")
+  end
+
   it "tell what a change of line spacing does to pages before it is kept, a page of it at size" do
     at_station(Demo::Thesis.new.bytes, "styles?style=Normal")
     fill_in "v-line_spacing", with: "1.3\t"

@@ -44,6 +44,11 @@ module Norvel
 
         private
 
+        # New paragraphs may hold fields.
+        def lines
+          @lines ||= LineBuilder.new(@part, nil, Carried.new)
+        end
+
         def made(paragraph)
           (@made ||= {})[paragraph.id] = @part.create("p")
         end
@@ -51,6 +56,7 @@ module Norvel
         def patch(node, was, now)
           properties(node, was, now)
           nodes = was ? @nodes.runs[was.source] : []
+          return lines.fill(node, now, nil) if was.nil? && !now.plain?
           RunWriter.new(@part, was ? was.runs : [], nodes).write(node, now.runs) unless was && was.runs == now.runs
           twin = twin(node) if now.part == :textbox
           mirror(twin, was, now) if twin

@@ -37,6 +37,7 @@ module Norvel
             places[paragraph.container] = @writer.place_of(@document, paragraph)
             previous = node
           end
+          NewIndexes.new(@part).wrap(now.paragraphs, @made) if @made.any?
           changed | remove_others(was, now)
         end
 

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+# Contents lists on the Sheets station: what they say, what they should say, and one put in.
+module ContentsView
+  SHOWN = 40 # entries of a list on the page
+
+  def contents
+    @contents ||= Norvel::ContentsLists.new(document)
+  end
+
+  def contents_words(list)
+    list.captions ? "List of #{list.captions.downcase}s" : "Contents list, levels #{list.levels.min}–#{list.levels.max}"
+  end
+
+  # "3 of 44 entries are wrong", in its colour.
+  def stale_words(pairs)
+    wrong = pairs.count(&:wrong)
+    return %(<span class="meets">✓ right on every line</span>) if wrong.zero?
+    %(<b class="must">#{wrong} of #{counted(pairs.size, "entry").sub(/entrys\z/, "entries")} wrong</b>)
+  end
+
+  # Wrong entries before the others, in their order.
+  def shown_entries(pairs)
+    wrong = pairs.select(&:wrong)
+    (wrong.empty? ? pairs : wrong).first(SHOWN)
+  end
+
+  # Paragraphs that a list may stand before: headings of the text.
+  def contents_places
+    list = document.paragraphs.select { |one| one.container.nil? && document.look(one)[:outline_level] == 1 }
+    list.map { |one| [one.id, cut(one.text.strip, 60)] }
+  end
+
+  # A field of the form that is shown, for keeping what it shows.
+  def kept_param(name)
+    params[name] ? %(<input type="hidden" name="#{name}" value="#{h params[name]}">) : ""
+  end
+
+  # The sheets around the list that a change is about.
+  def contents_sheets(whose)
+    lists = Norvel::ContentsLists.in(whose)
+    list = params[:number] ? lists[params[:number].to_i] : (lists.last if whose.equal?(@after))
+    id = list ? list.paragraphs(whose).first.id : params[:before].to_i
+    page = whose.pages.sheet_of(id)&.page || 1
+    whose.pages.sheets[[page - 2, 0].max, 4]
+  end
+
+  # The edit that a form asks for. Raises Refused.
+  def contents_edit
+    return Norvel::Edits::RefreshContents.new(params[:number].to_i) if params[:number]
+    levels = params[:levels].to_i.clamp(1, 9)
+    Norvel::Edits::PutInContents.new(params[:before].to_i, levels:, heading: params[:heading].to_s[0, 200])
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # What edits of contents lists share: entries in the styles of their level, with the labels of the pages that come
+    # of it, worked out again until they rest.
+    class ContentsEdit < Edit
+      ROUNDS = 4
+      NOTHING = Styles::PropertySet::EMPTY
+
+      def changes_text?
+        true
+      end
+
+      def changes_objects?
+        true
+      end
+
+      private
+
+      # The document that the block makes of labels (called with a paragraph's id), once they are those of its own
+      # pages; what it is after ROUNDS where they never rest. Raises Refused where it can't be laid out.
+      def settled(document)
+        pages = document.lay_out
+        made = document
+        ROUNDS.times do
+          made = yield(pages.method(:label_of))
+          now = made.lay_out(known: pages)
+          return made if @wanted.all? { |one| pages.label_of(one.paragraph.id) == now.label_of(one.paragraph.id) }
+          pages = now
+        end
+        made
+      rescue Layout::Defeated => error
+        raise Refused, error.message
+      end
+
+      # The runs of an entry.
+      def entry_runs(wanted, labels)
+        [Document::Run.new("#{wanted.text}\t#{labels[wanted.paragraph.id]}", nil, NOTHING)].freeze
+      end
+
+      # The style of entries of a level, made where there is none: its right edge is where labels stand.
+      def with_entry_style(document, level, measure)
+        name = styled_name(document, "TOC #{level}")
+        return [document, document.sheet.called(name).id] if document.sheet.called(name)
+        made = DefineStyle.new(name, values: {
+          indent_left: (level - 1) * 14.0, first_line: 0.0, space_before: 0.0, space_after: 3.0, align: "left",
+          line_spacing: Styles::Properties::SINGLE,
+          tabs: Styles::Properties[:tabs].type.typed("right #{Length.plain((measure - 0.05).floor(1))} pt with dots")
+        }).change(document)
+        [made, made.sheet.called(name).id]
+      end
+
+      # What a style is called in files of the document's kind.
+      def styled_name(document, name)
+        open = document.sheet.default&.name == Styles::Equivalents::OPEN_BASE
+        (open && Styles::Equivalents.other(name)) || name
+      end
+    end
+  end
+end

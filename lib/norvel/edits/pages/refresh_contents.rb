@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Brings a contents list up to date: labels and texts of its entries, those that are missing, those that are too
+    # many. What is right stays untouched; where its field begins and ends stays too.
+    class RefreshContents < ContentsEdit
+      # number: of the list in the document, from 0
+      def initialize(number)
+        @number = number
+      end
+
+      def change(document)
+        document.lay_out
+        list(document)
+        @wanted = ContentsLists.new(document).wanted(list(document))
+        raise Refused, "There is nothing that the list could name any more." if @wanted.empty?
+        settled(document) { |labels| refreshed(document, labels) }
+      end
+
+      def title(document)
+        kind = list(document).captions
+        "Bring the #{kind ? "list of #{kind.downcase}s" : "contents list"} up to date"
+      end
+
+      private
+
+      def list(document)
+        ContentsLists.in(document)[@number] or raise Refused, "There is no such list in this document any more."
+      end
+
+      def refreshed(document, labels)
+        @next = document.next_id
+        rows = ContentsLists.new(document).compared(list(document))
+        styles = styles_of(rows)
+        measure = document.section_of(list(document).paragraphs(document).first).measure
+        (rows.filter_map { |row| row.wanted&.level }.uniq - styles.keys).each do |level|
+          document, styles[level] = with_entry_style(document, level, measure)
+        end
+        placed(document, rows, styles, labels)
+      end
+
+      # The style that most entries of a level are in.
+      def styles_of(rows)
+        rows.select { |row| row.entry && row.wanted }.group_by { |row| row.wanted.level }
+          .transform_values { |list| list.map { |row| row.entry.style_id }.tally.max_by(&:last).first }
+      end
+
+      # The list's paragraphs with their rows put right.
+      def placed(document, rows, styles, labels)
+        own = list(document)
+        inside = own.paragraphs(document)
+        blanks = inside.select { |one| one.text.strip.empty? }
+        first, last = inside.first, inside.last
+        rows = bounded(rows.select(&:wanted), first, last, blanks)
+        entries = rows.map { |row| entry(row, first, styles, labels) }
+        ending = (blanks.include?(last) || rows.any? { |row| row.entry.equal?(last) }) ? [] : [emptied(last)]
+        leading, trailing = blanks.partition { |one| one.equal?(first) }
+        now = leading + entries + ending + trailing
+        document.with(paragraphs: (document.paragraphs.first(own.first) + now +
+          document.paragraphs.drop(own.last + 1)).freeze)
+      end
+
+      # The paragraph that the field begins in stays the first, the one it ends in the last, whatever they say.
+      def bounded(rows, first, last, blanks)
+        if first.equal?(last) && rows.size > 1 && !blanks.include?(first)
+          raise Refused, "The list stands in one paragraph: take it out, and put it in anew."
+        end
+        rows = at_place(rows, 0, first) unless blanks.include?(first)
+        (blanks.include?(last) || rows.size == 1) ? rows : at_place(rows, -1, last)
+      end
+
+      # A paragraph takes what is said at a place; another stands in for it where it stood.
+      def at_place(rows, place, paragraph)
+        rows = rows.map { |row| row.entry.equal?(paragraph) ? ContentsLists::Pair.new(nil, row.wanted) : row }
+        rows[place] = ContentsLists::Pair.new(paragraph, rows[place].wanted)
+        rows
+      end
+
+      # What is left of an entry that goes and that the field begins or ends in.
+      def emptied(paragraph)
+        paragraph.with(runs: paragraph.runs.map { |run| run.with(text: run.text.gsub(/[^\uFFF9]/, "")) }
+          .reject { |run| run.text.empty? && run.carried.nil? }.freeze)
+      end
+
+      def entry(row, like, styles, labels)
+        label = labels[row.wanted.paragraph.id]
+        return added(row, like, styles[row.wanted.level], labels) if row.entry.nil?
+        said, page = ContentsLists.said(row.entry)
+        return row.entry if said == row.wanted.text && page == label
+        (said == row.wanted.text) ? relabelled(row.entry, label) : retold(row.entry, "#{row.wanted.text}\t#{label}")
+      end
+
+      def added(row, like, style, labels)
+        id = @next
+        @next += 1
+        Document::Paragraph.new(id, like.part, like.section, style, NOTHING, NOTHING,
+          entry_runs(row.wanted, labels), nil, nil, nil, like.container)
+      end
+
+      LETTERS = /[^\uFFF9]+/ # what is no sign of a field
+
+      # Only the words after the last tab are others.
+      def relabelled(paragraph, label)
+        at = paragraph.runs.rindex { |run| run.text.include?("\t") }
+        return retold(paragraph, paragraph_text(paragraph, label)) unless at
+        heads = paragraph.runs.each_with_index.map { |run, place| (place == at) ? run.text[/\A.*\t/m] : "" }
+        place = (at...paragraph.runs.size).find { |n| paragraph.runs[n].text[heads[n].size..].match?(LETTERS) } || at
+        runs = paragraph.runs.each_with_index.map do |run, n|
+          (n < at) ? run : with_label(run, heads[n], (label if n == place))
+        end
+        paragraph.with(runs: runs.reject { |run| run.text.empty? && run.carried.nil? }.freeze)
+      end
+
+      def with_label(run, head, label)
+        rest = run.text[head.size..]
+        return run.with(text: head + rest.gsub(LETTERS, "")) unless label
+        rest = rest.match?(LETTERS) ? rest.sub(LETTERS, "\uFFF8").gsub(/[^\uFFF8\uFFF9]/, "") : "#{rest}\uFFF8"
+        text = head + rest.sub("\uFFF8", label)
+        (text == run.text) ? run : run.with(text:)
+      end
+
+      def paragraph_text(paragraph, label)
+        "#{ContentsLists.said(paragraph).first}\t#{label}"
+      end
+
+      # All its words are others: they stand in its first run that has some.
+      def retold(paragraph, text)
+        at = paragraph.runs.index { |run| run.text.match?(LETTERS) } || 0
+        runs = paragraph.runs.each_with_index.map do |run, place|
+          signs = run.text.gsub(LETTERS, "")
+          run.with(text: (place == at) ? signs + text : signs)
+        end
+        paragraph.with(runs: runs.reject { |run| run.text.empty? && run.carried.nil? }.freeze)
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # contents.missing, .stale, .levels: what a guide that speaks of a contents list asks of it, by the pages.
+      class ContentsRules < Family
+        RULES = %w[missing stale levels].map { |name|
+          Rule.new(name: "contents.#{name}", goes_by: :document, stage: :page)
+        }.freeze
+        WHY = "it writes words of the list anew: look at them before and after"
+
+        def self.asked(guide, _roles)
+          part = guide.part("contents") or return []
+          ["contents.stale", ("contents.missing" if part["required"]), ("contents.levels" if part["levels"])].compact
+        end
+
+        def findings
+          return [] unless @document.pages && part
+          lists = of_headings
+          return [(missing if part["required"])].compact if lists.empty?
+          lists.flat_map { |list, number| [stale(list, number), levels(list)] }.compact
+        end
+
+        private
+
+        def part
+          @part ||= @guide.part("contents")
+        end
+
+        def contents
+          @contents ||= ContentsLists.new(@document)
+        end
+
+        # [[List, its number among all], …] of those that name headings.
+        def of_headings
+          contents.lists.each_with_index.reject { |list, _| list.captions }
+        end
+
+        def missing
+          finding("contents.missing", message: "The document has no contents list", asked: "a contents list",
+            found: "none", cause: [], cite: part["cite"])
+        end
+
+        def stale(list, number)
+          wrong = contents.compared(list).select(&:wrong)
+          return if wrong.empty?
+          first = wrong.first
+          count = (wrong.size == 1) ? "An entry is" : "#{wrong.size} entries are"
+          asked = first.wanted ? "#{first.wanted.text}, #{first.wanted.label}" : "no entry"
+          finding("contents.stale", message: "#{count} wrong in the contents list", asked:, found: first.wrong, cause: [number],
+            paragraph: first.entry || list.paragraphs(@document).first, cite: part["cite"], mend: refresh(number))
+        end
+
+        def refresh(number)
+          Mend.new(name: "refresh_contents", label: "Bring it up to date", safe: false, why: WHY,
+            steps: [[:refresh_contents, number]])
+        end
+
+        def levels(list)
+          asked = part["levels"] or return
+          return if list.levels == (1..asked)
+          finding("contents.levels", message: "The contents list does not list levels 1 to #{asked}",
+            asked: "levels 1 to #{asked}", found: "levels #{list.levels.min} to #{list.levels.max}", cause: [],
+            paragraph: list.paragraphs(@document).first, cite: part["cite"])
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,186 @@
+# frozen_string_literal: true
+
+require "open3"
+
+# Contents lists: put in, found stale, brought up to date, in both formats.
+RSpec.describe Norvel::ContentsLists do
+  def mended(document, guide) = Norvel::Guide::Plan.new(Norvel::Guide.find(guide), document).after.with
+
+  def self.documents
+    {docx: [Demo::Thesis, "ravelmouth-thesis", /\ACHAPTER 1/], odt: [Demo::Minutes, "ravelmouth-house", /\A1\. Minutes/]}
+  end
+
+  # Its headings in their styles, so that there is something to list.
+  def headed(kind)
+    maker, guide, = self.class.documents.fetch(kind)
+    mended(Norvel::Formats.read(maker.new.bytes, name: "made.#{kind}"), guide)
+  end
+
+  def listed(kind, **more)
+    document = headed(kind)
+    at = document.paragraphs.find { |one| one.text.match?(self.class.documents[kind].last) }
+    Norvel::Edits::PutInContents.new(at.id, levels: 2, heading: "Contents", **more).apply(document).after
+  end
+
+  def lines(document, number = 0)
+    described_class.in(document)[number].paragraphs(document).reject { |one| one.text.strip.empty? }.map { |one| described_class.said(one) }
+  end
+
+  def should(document, number = 0)
+    document.lay_out
+    lists = described_class.new(document)
+    lists.wanted(lists.lists[number]).map { |one| [one.text, one.label] }
+  end
+
+  def retyped(document, id, text) = Norvel::Edits::Retype.new(id, text).apply(document).after
+
+  documents.each_key do |kind|
+    describe "in .#{kind}" do
+      let(:document) { listed(kind) }
+      let(:heading) { document.paragraphs.select { |one| document.look(one)[:outline_level] == 1 }.last }
+
+      it "is right on every line as it is put in, in the file as on the sheets" do
+        expect(lines(document)).to eq should(document)
+        again = reread(document)
+        expect(lines(again)).to eq lines(document)
+        expect(lines(again)).to eq should(again)
+        expect(described_class.in(again).map(&:levels)).to eq [1..2]
+      end
+
+      it "leaves every other paragraph as it was" do
+        before = headed(kind)
+        own = before.paragraphs.map(&:id)
+        kept = document.paragraphs.select { |one| own.include?(one.id) }
+        expect(kept.map { |one| [one.id, one.text, document.look(one)] }).to eq before.paragraphs.map { |one| [one.id, one.text, before.look(one)] }
+      end
+
+      it "is stale once text grows and headings change, each wrong entry told; brought up to date, it is right again" do
+        grown = Norvel::Edits::AddParagraphs.new(document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }.id,
+          [Norvel::Edits::AddParagraphs::Piece.new(document.sheet.called("Body Text").id, [["more words of text " * 400, {}]])]).apply(document).after
+        changed = retyped(grown, heading.id, "Another last heading")
+        changed.lay_out
+        lists = described_class.new(changed)
+        wrong = lists.compared(lists.lists[0]).select(&:wrong)
+        expect(wrong.map(&:wrong)).to include(a_string_starting_with("says page"), a_string_starting_with("says “"))
+        fresh = Norvel::Edits::RefreshContents.new(0).apply(changed).after
+        expect(lines(fresh)).to eq should(fresh)
+        again = reread(fresh)
+        expect(lines(again)).to eq should(again)
+      end
+
+      it "takes in headings that come first or last, and lets go those that went" do
+        gone = Norvel::Edits::DeleteParagraphs.new([heading.id]).apply(document).after
+        fresh = Norvel::Edits::RefreshContents.new(0).apply(gone).after
+        expect(lines(fresh)).to eq should(fresh)
+        expect(lines(fresh).size).to eq lines(document).size - 1
+        first = document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }
+        added = Norvel::Edits::AddParagraphs.new(first.id, [Norvel::Edits::AddParagraphs::Piece.new(first.style_id, [["In between", {}]])]).apply(document).after
+        fresh = Norvel::Edits::RefreshContents.new(0).apply(added).after
+        expect(lines(reread(fresh))).to eq should(fresh)
+      end
+
+      it "is taken back to the very same document, and lives through the database" do
+        before = headed(kind)
+        at = before.paragraphs.find { |one| one.text.match?(self.class.documents[kind].last) }
+        change = Norvel::Edits::PutInContents.new(at.id, levels: 2).apply(before)
+        expect(change.take_back(change.after).paragraphs).to eq before.paragraphs
+        original = Norvel::Formats.read(before.source.respond_to?(:bytes) ? written(before) : before.source, name: before.name)
+        now = Norvel::Edits::PutInContents.new(original.paragraphs.find { |one| one.text.match?(self.class.documents[kind].last) }.id, levels: 2).apply(original).after
+        again = Norvel::Snapshot.load(Norvel::Snapshot.dump(now, original), original)
+        expect(lines(again)).to eq lines(now)
+      end
+    end
+  end
+
+  # Source: python3-docx of Debian 12: the text of each entry in the file, line by line.
+  it "is what python-docx reads, line by line as on the sheets" do
+    document = listed(:docx)
+    path = File.join(Dir.mktmpdir, "c.docx")
+    File.binwrite(path, written(document))
+    out, err, status = Open3.capture3("/usr/bin/python3", "-c", <<~PYTHON, path)
+      import docx, sys, json
+      print(json.dumps([p.text for p in docx.Document(sys.argv[1]).paragraphs if p.style.name.lower().startswith("toc ") and p.style.name[-1].isdigit()]))
+    PYTHON
+    expect(status).to be_success, err
+    expect(JSON.parse(out)).to eq should(document).map { |text, label| "#{text}\t#{label}" }
+  end
+
+  # Source: python3-odf of Debian 12.
+  it "is what odfpy reads in the index, line by line as on the sheets" do
+    document = listed(:odt)
+    path = File.join(Dir.mktmpdir, "c.odt")
+    File.binwrite(path, written(document))
+    out, err, status = Open3.capture3("/usr/bin/python3", "-c", <<~PYTHON, path)
+      import sys, json
+      from odf.opendocument import load
+      from odf.text import TableOfContent, P, IndexBody
+      from odf import teletype
+      lists = load(sys.argv[1]).getElementsByType(TableOfContent)
+      print(json.dumps([[teletype.extractText(p) for p in l.getElementsByType(IndexBody)[0].getElementsByType(P)] for l in lists]))
+    PYTHON
+    expect(status).to be_success, err
+    expect(JSON.parse(out)).to eq [should(document).map { |text, label| "#{text}\t#{label}" }]
+  end
+
+  it "has a page of its own where a page began, in the section before where one ends" do
+    document = listed(:docx)
+    list = described_class.in(document)[0]
+    document.lay_out
+    first = document.paragraphs[list.first - 1]
+    expect([first.text, document.pages.sheet_of(first.id).lines.first.text]).to eq %w[Contents Contents]
+    chapter = document.paragraphs.find { |one| one.text.start_with?("CHAPTER 1") && document.look(one)[:outline_level] == 1 }
+    expect(document.pages.sheet_of(chapter.id).lines.first.text).to start_with "CHAPTER 1"
+    whole = headed(:docx)
+    body = whole.paragraphs.find { |one| one.text.start_with?("CHAPTER 1") }
+    matter = Norvel::Edits::SetMatters::Matter
+    numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: whole.paragraphs[0].id, format: "lower_roman"), matter.new(paragraph: body.id, start: 1)]).apply(whole).after
+    apart = Norvel::Edits::PutInContents.new(body.id, levels: 1).apply(numbered).after
+    apart.lay_out
+    list = described_class.in(apart)[0]
+    expect(apart.pages.label_of(apart.paragraphs[list.first].id)).to eq "iii"
+    expect(lines(apart).map(&:last).first(3)).to eq ["ii", "1", lines(apart)[2][1]]
+    expect(lines(reread(apart))).to eq should(apart)
+  end
+
+  it "is refused in words where there is nothing to list, in a table, and for a list that is not there" do
+    document = docx(p(r("one")) + table([%w[a b]]) + p(r("two")))
+    expect { Norvel::Edits::PutInContents.new(1).change(document) }.to raise_error(Norvel::Refused, /marked as a heading/)
+    expect { Norvel::Edits::PutInContents.new(2).change(document) }.to raise_error(Norvel::Refused, /within a table/)
+    expect { Norvel::Edits::RefreshContents.new(0).change(document) }.to raise_error(Norvel::Refused, /no such list/)
+  end
+
+  it "reads fields that nest, and takes none for a list that is nowhere closed" do
+    begun = ->(instruction) { %(<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> #{instruction} </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>) }
+    ended = '<w:r><w:fldChar w:fldCharType="end"/></w:r>'
+    styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
+    heading = p(r("One"), '<w:pStyle w:val="H1"/>') + p(r("Two"), '<w:pStyle w:val="H1"/>')
+    entry = ->(text, label) { %(<w:r><w:t>#{text}</w:t></w:r><w:r><w:tab/></w:r>#{begun["PAGEREF _Toc1 \\h"]}#{r(label)}#{ended}) }
+    body = p(begun['TOC \\o "1-3" \\h'] + entry["One", "9"]) + p(entry["Old", "1"]) + p(ended) + heading
+    document = docx(body, styles:).tap(&:lay_out)
+    lists = described_class.new(document)
+    expect(lists.lists.map { |list| [list.levels, list.first, list.last] }).to eq [[1..3, 0, 2]]
+    expect(lists.compared(lists.lists[0]).map(&:wrong)).to eq ["says page 9", "says “Old”"]
+    fresh = Norvel::Edits::RefreshContents.new(0).apply(document).after
+    expect(lines(reread(fresh))).to eq [%w[One 1], %w[Two 1]]
+    expect(reread(fresh).seal.counts[:field]).to eq document.seal.counts[:field]
+    expect(described_class.in(docx(p(begun["TOC"] + r("never closed")) + heading, styles:))).to eq []
+  end
+
+  describe "rules" do
+    let(:guide) { Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: contents, required: true, levels: 2}]\n") }
+
+    def found(document) = Norvel::Guide::Check.new(guide, document.tap(&:lay_out)).findings
+
+    it "ask for a list, for its levels, and that it is right; one mend brings it up to date" do
+      document = headed(:docx)
+      expect(found(document).map(&:rule)).to eq ["contents.missing"]
+      expect(found(listed(:docx)).map(&:rule)).to eq []
+      expect(found(listed(:docx, levels: 1)).map { |one| [one.rule, one.found] }).to eq [["contents.levels", "levels 1 to 1"]]
+      stale = retyped(listed(:docx), listed(:docx).paragraphs.find { |one| one.text.start_with?("CHAPTER 2") }.id, "CHAPTER 2. ANOTHER NAME")
+      finding = found(stale).first
+      expect([finding.rule, finding.message, finding.mend.safe]).to eq ["contents.stale", "An entry is wrong in the contents list", false]
+      expect(found(finding.mend.edit([finding], guide).apply(stale).after)).to eq []
+      expect(guide.unchecked).to eq []
+    end
+  end
+end
