@@ -9,7 +9,8 @@ module ContentsView
   end
 
   def contents_words(list)
-    list.captions ? "List of #{list.captions.downcase}s" : "Contents list, levels #{list.levels.min}–#{list.levels.max}"
+    return "List of #{list.captions.downcase}s" if list.captions
+    (list.levels.size == 1) ? "Contents list, level 1" : "Contents list, levels #{list.levels.min}–#{list.levels.max}"
   end
 
   # "3 of 44 entries are wrong", in its colour.

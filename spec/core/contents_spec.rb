@@ -37,7 +37,7 @@ RSpec.describe Norvel::ContentsLists do
   documents.each_key do |kind|
     describe "in .#{kind}" do
       let(:document) { listed(kind) }
-      let(:heading) { document.paragraphs.select { |one| document.look(one)[:outline_level] == 1 }.last }
+      let(:heading) { document.paragraphs.reverse.find { |one| document.look(one)[:outline_level] == 1 } }
 
       it "is right on every line as it is put in, in the file as on the sheets" do
         expect(lines(document)).to eq should(document)
