@@ -73,6 +73,7 @@ module Norvel
 
       # Each section with the numbering of the matter it belongs to.
       def labelled(document)
+        @headed = headed(document)
         opening = @matters.to_h { |matter| [section_of(document, matter), matter] }
         current = nil
         sections = document.sections.each.with_index(1).map do |section, number|
@@ -84,13 +85,21 @@ module Norvel
         document.with(sections: sections.freeze)
       end
 
+      # {number => true} of sections with heads or feet that a first page could be without.
+      def headed(document)
+        (1..document.sections.size).to_h do |number|
+          [number, document.sections.first(number).any? { |section| section.heads.each_value.any?(&:any?) }]
+        end
+      end
+
       def section_of(document, matter)
         matter.equal?(@matters.first) ? 1 : document.paragraph(matter.paragraph).section
       end
 
       def opened(section, matter, number)
-        section.with(number_format: matter.format, number_start: matter.start, title_page: !matter.shown_first ||
-          kept_first?(section), starts: (number == 1) ? section.starts : matter.begins)
+        section.with(number_format: matter.format, number_start: matter.start,
+          title_page: (!matter.shown_first && @headed[number]) || kept_first?(section),
+          starts: (number == 1) ? section.starts : matter.begins)
       end
 
       # A first page that has a head or foot of its own keeps it.

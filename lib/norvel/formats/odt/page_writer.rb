@@ -108,7 +108,8 @@ module Norvel
           return list.each { |section, number| number_anew(master, section, number) } if list.all? { |one, _|
             fits?(master, one)
           }
-          other = @masters.all.values.find { |one| fits?(one, list.first.first) }
+          return change_in_place(master, values, list) if begins_with_table?(list)
+          other = fitting(list.first.first, master)
           everywhere = @worn.count(master) == list.size && @document.sections.all?(&:source)
           unless other || everywhere
             other = make(free_name(master.shown), master)
@@ -116,6 +117,22 @@ module Norvel
           end
           set_up(master, values, @masters.section(master).to_h) unless other
           list.each { |section, number| number_anew(other || master, section, number, always: !other.nil?) }
+        end
+
+        # A text that begins with a table has no paragraph that could name another master for its first page.
+        def begins_with_table?(list)
+          list.any? { |_, number| number == 1 } && @document.paragraphs.first&.container
+        end
+
+        # The master itself is set up so; other sections that wear it get one as it was.
+        def change_in_place(master, values, list)
+          others = numbered.select { |section, _| section.source && @worn[section.source] == master } - list
+          if others.any?
+            kept = make(free_name(master.shown), master)
+            others.each { |section, number| start(number, kept.name, section.number_start) }
+          end
+          set_up(master, values, @masters.section(master).to_h)
+          list.drop(1).each { |section, number| number_anew(master, section, number) }
         end
 
         # Says on the first paragraph where a section's numbers begin; always: names its master there too.
@@ -128,12 +145,23 @@ module Norvel
         def begin_new(section, number)
           like = numbered.first(number - 1).reverse.find { |before, _| before.source }&.first
           master = (like && @worn[like.source]) || @masters.first or return
-          other = @masters.all.values.find { |one| fits?(one, section) }
+          other = fitting(section, master)
           unless other
             other = make(free_name(master.shown), master)
             set_up(other, section.to_h.slice(*WORN), @masters.section(master).to_h)
           end
           start(number, other.name, section.number_start)
+        end
+
+        # A master that is set up so, with the same heads and feet as another.
+        def fitting(section, like)
+          @masters.all.values.find { |one| fits?(one, section) && shown_on(one) == shown_on(like) }
+        end
+
+        # What stands at head and foot of a master's pages; blank ones of a first page are the section's to say.
+        def shown_on(master)
+          master.heads.transform_values { |which| which.except(:first).transform_values(&:inner_html) }
+            .reject { |_, which| which.empty? }
         end
 
         def fits?(master, section)
@@ -190,13 +218,13 @@ module Norvel
           unless was[:number_format] == now[:number_format]
             @part.set(node, "style:num-format", ListReader::FORMATS.key(now[:number_format]) || "1")
           end
-          usage(node, now) unless was[:starts] == now[:starts]
+          usage(master.layout, now) unless was[:starts] == now[:starts]
           first_page(master, now[:title_page]) unless was[:title_page] == now[:title_page]
         end
 
-        def usage(node, now)
+        def usage(layout, now)
           word = USAGES[now[:starts]]
-          word ? @part.set(node, "style:page-usage", word) : @part.unset(node, "style:page-usage")
+          word ? @part.set(layout, "style:page-usage", word) : @part.unset(layout, "style:page-usage")
         end
 
         # A head and foot of its own for the first page (ODF 1.3): blank ones, or none.

@@ -49,7 +49,8 @@ module Norvel
           count = (wrong.size == 1) ? "An entry is" : "#{wrong.size} entries are"
           asked = first.wanted ? "#{first.wanted.text}, #{first.wanted.label}" : "no entry"
           finding("contents.stale", message: "#{count} wrong in the contents list", asked:, found: first.wrong,
-            cause: [number], paragraph: first.entry || list.paragraphs(@document).first, cite: part["cite"], mend: refresh(number))
+            paragraph: first.entry || list.paragraphs(@document).first, cause: [number], cite: part["cite"],
+            mend: refresh(number))
         end
 
         def refresh(number)
