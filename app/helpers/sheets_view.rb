@@ -36,6 +36,11 @@ module SheetsView
     Desk.no_pages(manuscript)
   end
 
+  # The head of a station asks again while pages are being worked out: some rules are about them.
+  def standing_trigger
+    (pages || no_pages) ? "document-changed from:body" : "load delay:700ms, document-changed from:body"
+  end
+
   def sheets_words
     return no_pages ? "not worked out" : "being worked out" unless pages
     blank = pages.sheets.count { |sheet| empty?(sheet) }

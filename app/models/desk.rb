@@ -27,7 +27,7 @@ module Desk
     state = live(manuscript)
     key = [manuscript.guide, !pages(manuscript).nil?]
     state.checks[key] || CHECKING[manuscript.id % CHECKING.size].synchronize do
-      state.checks[key] ||= judge(manuscript, state)
+      state.checks[key] ||= judge(manuscript, state).tap { |check| manuscript.stands(check) if key.last }
     end
   end
 

@@ -121,7 +121,14 @@ class Manuscript < ActiveRecord::Base
 
   # Counts how the document stands, so that the shelf need not open it. Nobody's page becomes stale by it.
   def count!
+    stands(check)
+  end
+
+  # Keeps for the shelf how the document stands by a check of its present state; without that the shelf counts anew.
+  def stands(check)
     update_columns(**self.class.standing_of(check), standing_version: lock_version)
+  rescue ActiveRecord::ActiveRecordError
+    nil
   end
 
   # The document as a file of a format (Norvel::Formats::Written), read back and found the same. Raises Norvel::Error

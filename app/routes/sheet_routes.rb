@@ -8,8 +8,11 @@ module SheetRoutes
       station :sheets
     end
 
-    # The wall, as soon as pages are worked out.
-    app.get("/manuscripts/:id/sheets/wall") { partial(:wall) }
+    # Asked again and again while pages are being worked out: then the page is drawn with them.
+    app.get("/manuscripts/:id/sheets/wall") do
+      headers "HX-Refresh" => "true" if pages || no_pages
+      partial(:wall)
+    end
 
     app.get("/manuscripts/:id/sheets/block/:number") do
       number = params[:number].to_i

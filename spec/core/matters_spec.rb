@@ -134,6 +134,19 @@ RSpec.describe Norvel::Edits::SetMatters do
       expect(found(reread(after))).to eq []
     end
 
+    it "find chapters that begin within a page, or on the wrong side, and begin them on a page" do
+      styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
+      head = ->(text) { p(r(text), '<w:pStyle w:val="H1"/>') }
+      document = docx(head["One"] + p(r("text")) * 3 + head["Two"] + p(r("text")), styles:).tap(&:lay_out)
+      check = ->(doc, word) { Norvel::Guide::Check.new(Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {chapters_start: #{word}}\n"), doc.with.tap(&:lay_out)) }
+      finding = check[document, "new_page"].findings.first
+      expect([finding.message, finding.found, finding.mend.safe]).to eq ["“Two” does not begin on a new page", "within page 1", true]
+      mended = finding.mend.edit([finding], thesis_guide).apply(document).after
+      expect(check[mended, "new_page"].findings).to eq []
+      expect(mended.lay_out.sheets.map(&:ended_by)).to eq %i[page_break_before end]
+      expect(check[mended, "odd_page"].findings.map { |one| [one.found, one.mend] }).to eq [["on a left page", nil]]
+    end
+
     it "find a label at another place, and one that is missing" do
       guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: body, place: top_right}]}\n")
       pages = thesis.with.tap(&:lay_out)

@@ -126,6 +126,21 @@ RSpec.describe "the sheets", type: :feature do
     expect(off.max).to be < 0.2
   end
 
+  it "fill in by themselves once pages are worked out, and the head of the page with them" do
+    Paging.inline = false
+    waits = Queue.new
+    allow(Norvel::Layout).to receive(:of).and_wrap_original { |original, *arguments, **more| waits.pop && original.call(*arguments, **more) }
+    at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
+    expect(page).to have_css("#wall", text: "Pages are being worked out")
+    expect(page).to have_css("#standing", text: "57 must")
+    20.times { waits << true }
+    expect(page).to have_css("#wall .leaf", count: 2)
+    expect(page).to have_css("#bench", text: "Why 2 pages?")
+    expect(page).to have_css("#standing", text: "58 must")
+  ensure
+    Paging.inline = true
+  end
+
   it "read and checked at 390 pixels: the wall scrolls, nothing else" do
     at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
     expect(page.evaluate_script("document.documentElement.scrollWidth <= innerWidth")).to be true

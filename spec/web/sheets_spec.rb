@@ -105,7 +105,7 @@ RSpec.describe "the sheets" do
       deadline = Time.now + 10
       sleep 0.02 until Desk.pages(notice) || Time.now > deadline
       get "#{at}/wall"
-      expect(body).to include 'id="sheet-2"'
+      expect([body.include?('id="sheet-2"'), last_response.headers["HX-Refresh"]]).to eq [true, "true"]
       expect(notice.check.findings.map(&:rule)).to include "pagination.blank_page"
     end
   end

@@ -3,10 +3,10 @@
 module Norvel
   class Guide
     module Rules
-      # pagination.label, .restart, .shown_from, .place: what a guide asks of the labels of front and body matter, held
-      # against the pages.
+      # pagination.label, .restart, .shown_from, .place: what a guide asks of the labels of front and body matter;
+      # pagination.chapter_start: where chapters begin. All held against the pages.
       class MatterRules < Family
-        RULES = %w[label restart shown_from place].map { |name|
+        RULES = %w[label restart shown_from place chapter_start].map { |name|
           Rule.new(name: "pagination.#{name}", goes_by: :document, stage: :page)
         }.freeze
         FORMS = {"decimal" => "1, 2, 3", "lower_roman" => "i, ii, iii", "upper_roman" => "I, II, III",
@@ -17,12 +17,13 @@ module Norvel
 
         def self.asked(guide, _roles)
           stated = guide.matters.flat_map(&:keys)
-          KEYS.filter_map { |rule, key| "pagination.#{rule}" if stated.include?(key) }
+          labels = KEYS.filter_map { |rule, key| "pagination.#{rule}" if stated.include?(key) }
+          guide.pagination["chapters_start"] ? [*labels, "pagination.chapter_start"] : labels
         end
 
         def findings
-          return [] unless @document.pages && @guide.matters.any?
-          stretches.flat_map { |matter, sheets| judged(matter, sheets) }.compact
+          return [] unless @document.pages
+          stretches.flat_map { |matter, sheets| judged(matter, sheets) }.compact + chapter_starts
         end
 
         private
@@ -89,6 +90,28 @@ module Norvel
           } or return
           side = @document.look(paragraph)[:align]
           "#{PLACES.fetch(story.kind)}_#{(side == "justify") ? "left" : side}"
+        end
+
+        # --- chapters ---
+
+        def chapter_starts
+          asked = @guide.pagination["chapters_start"] or return []
+          Matters.new(@document).headings.filter_map { |heading| chapter_start(heading, asked) }
+        end
+
+        def chapter_start(heading, asked)
+          sheet = @document.pages.sheet_of(heading.id) or return
+          opens = sheet.lines.find { |line| !line.text.strip.empty? }&.block&.paragraph.equal?(heading)
+          return if opens && (asked == "new_page" || sheet.side == "right")
+          page = (asked == "new_page") ? "a new page" : "a new right page"
+          seen = opens ? "on a left page" : "within page #{sheet.label}"
+          finding("pagination.chapter_start", paragraph: heading, asked: page, found: seen,
+            message: "“#{heading.text.strip[0, 60]}” does not begin on #{page}", cause: [opens],
+            cite: @guide.pagination["cite"], mend: (begin_on_page unless opens))
+        end
+
+        def begin_on_page
+          Mend.new(name: "begin_on_page", label: "Begin them on a new page", safe: true, steps: [[:begin_on_page]])
         end
 
         def format_of(sheet)
