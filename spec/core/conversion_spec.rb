@@ -46,6 +46,12 @@ RSpec.describe Norvel::Formats::Conversion do
       expect(again.paragraphs.first.runs.map { |run| [run.text, again.run_look(run, again.paragraphs.first)[:bold]] }).to eq [["loud ", true], ["soft", false]]
     end
 
+    it "takes nothing into a contents list that is nowhere closed" do
+      begun = '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> TOC </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>'
+      xml = Norvel::Formats::Container.new(to(docx(p(begun + r("One")) + p(r("Two"))), "odt").bytes).read("content.xml")
+      expect(xml).not_to include "table-of-content"
+    end
+
     it "divides a paragraph at a page break in it, and says so" do
       broken = docx(p('<w:r><w:t xml:space="preserve">one </w:t><w:br w:type="page"/><w:t>two</w:t></w:r>'))
       expect(read(to(broken, "odt")).paragraphs.map(&:text)).to eq ["one ", "two"]
@@ -106,6 +112,13 @@ RSpec.describe Norvel::Formats::Conversion do
       written = to(document, "docx")
       expect(read(written).letter_look(read(written).paragraphs.first)[:size]).to eq 10.5
       expect(written.carried.to_h[:approximate].map { |one| one[:what] }).to eq ["Size"]
+    end
+
+    it "compares looks where a blank paragraph had to be added, and tells of that one too" do
+      small = '<style:style style:name="P1" style:family="paragraph"><style:text-properties fo:font-size="10.3pt"/></style:style>'
+      table = "<table:table><table:table-column/><table:table-row><table:table-cell><text:p>cell</text:p></table:table-cell></table:table-row></table:table>"
+      written = to(odt(%(<text:p text:style-name="P1">x</text:p>#{table}), automatic: small), "docx")
+      expect(written.carried.to_h[:approximate].map { |one| [one[:what], one[:count]] }).to contain_exactly(["blank paragraphs", 1], ["Size", 1])
     end
 
     it "carries contents lists as fields" do

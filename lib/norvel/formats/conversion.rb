@@ -48,14 +48,45 @@ module Norvel
         paragraphs.map(&:text).join(" ").gsub(PRIVATE, "").tr("\t\n\v\f\r\u00A0", " ").squeeze(" ").strip
       end
 
-      # What looks otherwise for a reader, property by property; markers that show another number.
+      # What looks otherwise for a reader, property by property; markers that show another number; blank paragraphs
+      # that the other format needs.
       def compare(again)
-        return if again.paragraphs.size != translated.paragraphs.size
         differing = Hash.new(0)
-        translated.paragraphs.zip(again.paragraphs) do |was, now|
-          properties(was, now, again).each { |label| differing[label] += 1 }
+        pairs(again).each do |was, now, divided|
+          next @report.approximate("blank paragraphs", "one more, where the format needs it") unless was
+          labels = properties(was, now, again) - (divided ? BROKEN : [])
+          labels.each { |label| differing[label] += 1 }
         end
         differing.each { |label, count| @report.approximate(label, "not quite the same", count:) }
+      end
+
+      BROKEN = [Styles::Properties[:page_break_before].label].freeze # what begins after a break is meant to differ in
+
+      # Paragraphs with what they have become, [nil, it] for one that was added. A break within a paragraph may have
+      # made two of it: the second is [it, what it has become, true].
+      def pairs(again)
+        return translated.paragraphs.zip(again.paragraphs) if again.paragraphs.size == translated.paragraphs.size
+        left = again.paragraphs.dup
+        found = translated.paragraphs.flat_map do |was|
+          added = left.take_while { |now| told(now).empty? && !told(was).empty? }
+          left.shift(added.size)
+          added.map { |now| [nil, now] } + pieces(was, left).map.with_index { |now, n| [was, now, n.positive?] }
+        end
+        found + left.map { |now| [nil, now] }
+      end
+
+      # What a paragraph has become, taken from those that are left: as many as say its words together.
+      def pieces(was, left)
+        words = told(was)
+        taken = [left.shift].compact
+        taken << left.shift while left.any? && taken.sum("") { |one| told(one) } != words &&
+            words.start_with?(taken.sum("") { |one| told(one) })
+        taken
+      end
+
+      # Its letters, whatever white space stands between them.
+      def told(paragraph)
+        paragraph.text.gsub(/[[:space:]]/, "")
       end
 
       def properties(was, now, again)

@@ -19,15 +19,15 @@ module Norvel
           @line_writer = LineWriter.new(part, nil)
         end
 
-        # Puts blocks (paragraphs and tables) into a holder.
+        # Puts blocks (paragraphs and tables) into a holder; those of a contents list into an index.
         def fill(holder, blocks)
-          previous = nil
-          index = nil
+          lists = contents_in(blocks)
+          previous = index = last = nil
           blocks.each do |block|
             next table(holder, block) && previous = nil if block.is_a?(Document::Table)
-            index = contents(index, holder, block)
-            previous = paragraph(index ? index.last : holder, block, previous)
-            index = nil if index && ends_contents?(block)
+            index, last = begin_index(holder, *lists[block]) if lists.key?(block)
+            previous = paragraph(index || holder, block, previous)
+            index = nil if block.equal?(last)
           end
           holder.add_child(@part.create("text:p")) if holder.element_children.empty?
         end
@@ -136,47 +136,24 @@ module Norvel
 
         # --- contents lists ---
 
-        # [the list's element, the element that holds its entries] of the contents list that begins with a paragraph or
-        # goes on with it; nil for none.
-        def contents(open, holder, paragraph)
-          return open if open
-          field = fields(paragraph).find { |one| one.is_a?(Document::Field) && one.does == "contents" } or return
-          return unless closes_later?(paragraph)
+        # {first paragraph => [field, last paragraph]} of the contents lists that end among the blocks, by identity.
+        def contents_in(blocks)
+          open = []
+          found = {}.compare_by_identity
+          blocks.grep(Document::Paragraph).reject(&:plain?).each do |paragraph|
+            ContentsLists.marks(paragraph).each do |mark|
+              next open << [mark, paragraph] if mark.is_a?(Document::Field)
+              field, first = open.pop
+              found[first] = [field, paragraph] if field&.does == "contents"
+            end
+          end
+          found
+        end
+
+        # [the element that holds its entries, its last paragraph]
+        def begin_index(holder, field, last)
           list = holder.add_child(IndexElements.make(field, @part, @builder.next_index))
-          [list, list.element_children.last]
-        end
-
-        def fields(paragraph)
-          paragraph.runs.flat_map { |run| run.objects.select { |one| field?(one) } } +
-            paragraph.anchors.map(&:object).select { |one| field?(one) }
-        end
-
-        def field?(object)
-          object.is_a?(Document::Field) || object.is_a?(Document::FieldPart)
-        end
-
-        # Does the field that begins here end in a later paragraph, or in this one?
-        def closes_later?(paragraph)
-          @depth = 0
-          @depth += depth(paragraph)
-          true
-        end
-
-        def ends_contents?(paragraph)
-          @entries ||= 0
-          @depth += depth(paragraph) unless @entries.zero?
-          @entries += 1
-          return false if @depth.positive?
-          @entries = nil
-          true
-        end
-
-        # How many more fields begin than end.
-        def depth(paragraph)
-          fields(paragraph).sum { |one|
-            next 1 if one.is_a?(Document::Field)
-            (one.role == "end") ? -1 : 0
-          }
+          [list.element_children.last, last]
         end
 
         # --- objects ---
