@@ -10,6 +10,7 @@ import "./js/specimen.js";
 import "./js/lineage.js";
 import "./js/answers.js";
 import "./js/files.js";
+import "./js/sheets.js";
 
 // Stands at the paragraph that was asked for, again once its fonts have given rows their heights.
 function stand() {

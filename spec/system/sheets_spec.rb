@@ -23,6 +23,9 @@ RSpec.describe "the sheets", type: :feature do
     click_button "Go there"
     expect(page).to have_css("#bench h2", text: "Page 31")
     expect(page).to have_css(".sheetsize text", text: "characters a line")
+    first("a.settext rect").hover
+    expect(page).to have_css("#pointed", text: "This paragraph is in Normal")
+    expect(find("#pointed a")[:href]).to end_with "styles?style=Normal"
     expect(page).to be_axe_clean.within("#station")
   end
 
@@ -141,8 +144,15 @@ RSpec.describe "the sheets", type: :feature do
     Paging.inline = true
   end
 
-  it "read and checked at 390 pixels: the wall scrolls, nothing else" do
+  # Reading and checking work on a telephone: nothing is wider than 390 pixels.
+  it "fit a telephone" do
     at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
-    expect(page.evaluate_script("document.documentElement.scrollWidth <= innerWidth")).to be true
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+    ["sheets", "sheets/1", "sheets/matters", "sheets/contents", "sheets/saving"].each do |step|
+      visit "/manuscripts/#{@manuscript.id}/#{step}"
+      expect([step, page.evaluate_script("document.documentElement.scrollWidth")]).to eq [step, 390]
+    end
+  ensure
+    page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
   end
 end
