@@ -113,6 +113,7 @@ module SheetAtSize
     font = Norvel::Fonts.stand_in(look[:font]).family
     said = {"x" => fine(span.x), "y" => fine(baseline - letters.rise), "font-family" => font,
             "font-size" => fine(letters.size), **letter_attributes(letters, look)}
+    said["class"] = "kerned" if letters.kerned?
     said["word-spacing"] = span.stretch.round(3) unless span.stretch.zero?
     attributes = said.map { |name, value| %(#{name}="#{h value.to_s}") }.join(" ")
     %(<text #{attributes}>#{h(letters.shown(span.text))}</text>)

@@ -96,6 +96,15 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(lines(p(t("one")) + unseen + p(t("two"))).map(&:text)).to eq %w[one two]
   end
 
+  it "kerns where the file asks for it: from a size on in a .docx, altogether in an .odt" do
+    width = ->(more) { lines(p(t("AVATAR", more)))[0].width }
+    expect(width['<w:kern w:val="20"/>']).to be < width["<w:b w:val=\"0\"/>"] - 3
+    expect(width['<w:kern w:val="40"/>']).to eq width["<w:b w:val=\"0\"/>"]
+    open = ->(said) { OpenDocument.new('<text:p text:style-name="P1">AVATAR</text:p>', automatic: %(<style:style style:name="P1" style:family="paragraph"><style:text-properties fo:font-size="12pt" style:letter-kerning="#{said}"/></style:style>)).document }
+    expect(open["true"].lay_out.sheets[0].lines[0].width).to be < open["false"].lay_out.sheets[0].lines[0].width - 3
+    expect(reread(open["true"]).lay_out.sheets[0].lines[0].width).to eq open["true"].lay_out.sheets[0].lines[0].width
+  end
+
   # Source: 29500-1 17.3.1.33; published-values 2.3.
   it "makes lines as high as their rule says" do
     height = ->(spacing) { lines(p(t("one"), spacing))[0].height }

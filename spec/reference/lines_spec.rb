@@ -47,6 +47,21 @@ RSpec.describe "lines held against the outside" do
     end
   end
 
+  # Source: HarfBuzz 6, the feature kern alone.
+  it "kerns as HarfBuzz does where a style asks for it, and only there" do
+    words = %w[AVATAR Towers Yarmouth Wave Ty To P. VAT LT L’Avenir Tavern WAY]
+    faces.merge("Cambria" => "Caladea-Regular.ttf", "Garamond" => "EBGaramond-Regular.otf").each do |font, file|
+      kerned = Norvel::Layout::Letters.new(letters_look(font, 12, kern_run: {val: "2"}))
+      plain = Norvel::Layout::Letters.new(letters_look(font, 12, kern_run: {val: "40"}))
+      out, = Open3.capture2("hb-shape", "--font-size=upem", "--features=kern,-liga,-clig,-calt,-ccmp", "--no-glyph-names", "--output-format=json", "public/fonts/#{file}", stdin_data: words.join("\n"))
+      upem = TTFunk::File.open("public/fonts/#{file}").header.units_per_em
+      widths = out.lines.map { |line| JSON.parse(line).sum { |glyph| glyph["ax"] } * 12.0 / upem }
+      off = words.zip(widths).map { |word, width| (kerned.width(word) - width).abs }
+      expect(off.max).to be < 0.02, "#{font} #{words.zip(off).max_by(&:last)}"
+      expect(plain.width("AVATAR")).to be > kerned.width("AVATAR")
+    end
+  end
+
   # Source: Adobe Core 14 AFM files, widths in 1/1000 em (published-values 3.1).
   it "measures as the Core 14 metrics do" do
     {"Times New Roman" => {"A" => 722, "W" => 944, "a" => 444, "m" => 778, "—" => 1000, "’" => 333, "0" => 500, " " => 250},

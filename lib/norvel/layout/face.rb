@@ -27,6 +27,7 @@ module Norvel
         @name = File.basename(path)
         @advances = {}
         @words = {}
+        @kerned = {}
         @measure = method(:width)
         @guard = Mutex.new
       end
@@ -64,6 +65,19 @@ module Norvel
         @words[text] || learn(text)
       end
 
+      # The same with its letters kerned.
+      def kerned(text)
+        @kerned[text] || begin
+          @kerned = {} if @kerned.size >= MOST_WORDS
+          @kerned[text] = Word.new(text, method(:kerned_width))
+        end
+      end
+
+      # The width of a text with pair kerning.
+      def kerned_width(text)
+        width(text) + (text.each_char.each_cons(2).sum { |left, right| kern(left, right) }).fdiv(units)
+      end
+
       # The width of a text without kerning.
       def width(text)
         text.each_char.sum { |character| advance(character) }
@@ -79,6 +93,10 @@ module Norvel
       def learn(text)
         @words = {} if @words.size >= MOST_WORDS
         @words[text] = Word.new(text, @measure)
+      end
+
+      def kern(left, right)
+        (@kerning ||= @guard.synchronize { @kerning || Kerning.new(file) }).between(glyph(left), glyph(right))
       end
 
       def measured(character)

@@ -9,7 +9,7 @@ module Norvel
       SCRIPT = 0.66
       RISE = {"super" => 0.33, "sub" => -0.14, "normal" => 0.0}.freeze
       SMALL = 0.8
-      SHAPE = %i[position caps small_caps w_run hidden].freeze
+      SHAPE = %i[position caps small_caps w_run hidden kern_run].freeze
       LOWER = /\p{Lower}+/
 
       attr_reader :look, :face, :size, :nominal, :spacing, :rise, :ascent, :descent, :height, :space, :hyphen
@@ -21,7 +21,8 @@ module Norvel
         @size = @nominal * ((look[:position] == "normal") ? 1.0 : SCRIPT)
         @rise = (look[:raised] || 0.0) + (@nominal * RISE.fetch(look[:position], 0.0))
         @spacing = look[:letter_spacing]
-        @plain = !look[:caps] && !look[:small_caps]
+        @kerned = kerned?(look)
+        @plain = !look[:caps] && !look[:small_caps] && !@kerned
         @wide = scale(look[:w_run]) * @size
         measure_line
         @space = advance(" ")
@@ -51,7 +52,15 @@ module Norvel
       # The Word of a text, in ems of this face.
       def word(text)
         return @face.word(text) if @plain
-        caps? ? @face.word(shown(text)) : small_word(text)
+        return small_word(text) if small_caps?
+        @kerned ? @face.kerned(shown(text)) : @face.word(shown(text))
+      end
+
+      # Are pairs of letters set nearer? From the size on that is told in half points (ISO/IEC 29500-1 17.3.2.19).
+      def kerned?(told = look)
+        least = told[:kern_run]
+        least = least[:val] if least.is_a?(Hash)
+        least.to_s.match?(/\A\d+\z/) && least.to_i.positive? && @nominal * 2 >= least.to_i
       end
 
       # The text as it is drawn, as long as the text itself.
