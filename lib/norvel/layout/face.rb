@@ -75,7 +75,7 @@ module Norvel
 
       # The width of a text with pair kerning.
       def kerned_width(text)
-        width(text) + (text.each_char.each_cons(2).sum { |left, right| kern(left, right) }).fdiv(units)
+        width(text) + text.each_char.each_cons(2).sum { |left, right| kern(left, right) }.fdiv(units)
       end
 
       # The width of a text without kerning.
