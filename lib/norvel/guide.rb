@@ -68,6 +68,11 @@ module Norvel
       (data["parts"] || []).find { |part| part["part"] == name }
     end
 
+    # What is asked of captions: {"figure" => "below", …}
+    def captions
+      data["captions"] || {}
+    end
+
     def clean
       data["clean"] || {}
     end

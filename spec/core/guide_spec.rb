@@ -35,7 +35,7 @@ RSpec.describe Norvel::Guide do
   end
 
   it "says what it states and Norvel does not check yet" do
-    expect(guide("captions: {figure: below}\nparts: [{part: abstract}, {part: contents}]").unchecked).to eq %w[captions parts]
+    expect(guide("captions: {numbered: by_chapter}\nparts: [{part: abstract}, {part: contents}]").unchecked).to eq %w[captions.numbered parts]
   end
 
   describe "its rules" do

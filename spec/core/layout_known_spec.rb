@@ -44,7 +44,7 @@ RSpec.describe Norvel::Layout::Earlier do
       ->(doc, n) { Norvel::Edits::DeleteParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id]) },
       ->(doc, n) { Norvel::Edits::RemoveBlankParagraphs.new(doc.paragraphs.select(&:blank?).first((n % 9) + 1).map(&:id)) },
       ->(doc, n) { Norvel::Edits::ClearDirect.new(doc.paragraphs[n % (doc.paragraphs.size - 60), 40].map(&:id), keep_emphasis: n.even?) },
-      ->(doc, n) { Norvel::Edits::MoveParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id], before: doc.paragraphs[(n * 7) % doc.paragraphs.size].id) },
+      ->(doc, n) { Norvel::Edits::MoveParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id], %w[up down][n % 2]) },
       ->(doc, n) { Norvel::Edits::MendSafe.new(guide, only: ["role.heading_*", "clean.tab_indent"].first((n % 2) + 1)) }
     ]
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..9_999), min: 1, max: 4)).with_config(n_runs: 12) do |numbers|

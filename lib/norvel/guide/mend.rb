@@ -44,6 +44,7 @@ module Norvel
       },
       refresh_contents: ->(_, _, number) { Edits::RefreshContents.new(number) },
       begin_on_page: ->(list, _) { Edits::BeginOnPage.new(Mend.ids(list)) },
+      move_caption: ->(list, _, way) { Edits::MoveParagraphs.new(Mend.ids(list), way) },
       keep_with_next: ->(list, _) { Edits::KeepWithNext.new(Mend.ids(list)) },
       remove_page_breaks: ->(_, _, ids) { Edits::RemovePageBreaks.new(ids) },
       begin_on_next_page: ->(_, _, ids) { Edits::BeginOnNextPage.new(ids) },

@@ -2,8 +2,8 @@
 
 module Norvel
   module Layout
-    # The pair kerning of a font (ISO/IEC 14496-22 GPOS, lookup type 2 by the feature kern of the default script): by how
-    # much a glyph moves nearer to the next, in font units. Only what letters side by side do to each other.
+    # The pair kerning of a font (ISO/IEC 14496-22 GPOS, lookup type 2 by the feature kern of the default script): by
+    # how much a glyph moves nearer to the next, in font units. Only what letters side by side do to each other.
     class Kerning
       SCRIPTS = %w[latn DFLT].freeze
       PAIRS, EXTENSION = 2, 9
