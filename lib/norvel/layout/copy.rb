@@ -22,6 +22,7 @@ module Norvel
 
       def initialize(letters)
         @letters = letters
+        @kinds = [letters]
         @text = +""
         @starts, @sizes, @widths, @spaces, @endings = [], [], [], [], []
         @objects = @notes = @floats = nil
@@ -39,6 +40,9 @@ module Norvel
       def letters_of(item)
         @mixed ? @mixed[item] : @letters
       end
+
+      # All letters that it is in, each once.
+      attr_reader :kinds
 
       # --- while it is made ---
 
@@ -148,16 +152,27 @@ module Norvel
       protected
 
       def scale(letters)
-        ratios = letters.to_h { |was, now| [was, now.size / was.size] }.compare_by_identity
-        @widths, @spaces = [@widths, @spaces].map { |list| scale_list(list, ratios) }
+        @mixed ? scale_mixed(letters) : scale_all(letters.fetch(@letters).size / @letters.size)
         @letters = letters.fetch(@letters)
-        @mixed = @mixed&.map { |was| letters.fetch(was) }
+        @kinds = @kinds.map { |was| letters.fetch(was) }
       end
 
-      def scale_list(list, ratios)
-        return list.each_with_index.map { |width, item| width * ratios[@mixed[item]] } if @mixed
-        ratio = ratios[@letters]
-        list.map { |width| width * ratio }
+      def scale_all(ratio)
+        @widths = @widths.map { |width| width * ratio }
+        @spaces = @spaces.map { |space| space * ratio }
+      end
+
+      # Items in the same letters follow one another: each change of letters is looked up once.
+      def scale_mixed(letters)
+        widths, spaces, mixed = @widths, @spaces, @mixed
+        @widths, @spaces, @mixed = [], [], []
+        was = now = ratio = nil
+        mixed.each_with_index do |own, item|
+          was, now, ratio = own, letters.fetch(own), letters.fetch(own).size / own.size unless own.equal?(was)
+          @widths << (widths[item] * ratio)
+          @spaces << (spaces[item] * ratio)
+          @mixed << now
+        end
       end
 
       def own
@@ -170,7 +185,9 @@ module Norvel
 
       # From the first other letters on each item says its own.
       def mix(letters)
-        @mixed ||= Array.new(size, @letters) unless letters.equal?(@letters)
+        return if letters.equal?(@letters)
+        @mixed ||= Array.new(size, @letters)
+        @kinds << letters unless @kinds.any? { |known| known.equal?(letters) }
       end
 
       def item(text, width, ending, letters)

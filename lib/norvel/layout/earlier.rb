@@ -98,9 +98,9 @@ module Norvel
       end
 
       def letters_of?(id, type)
-        @letters_of ||= {}
-        @letters_of.fetch([id, type]) do |key|
-          @letters_of[key] = [@was, @document].map { |one|
+        known = (@letters_of ||= Hash.new { |all, kind| all[kind] = {} })[type]
+        known.fetch(id) do
+          known[id] = [@was, @document].map { |one|
             one.sheet.chain(one.sheet.resolve(id, type)).map(&:run)
           }.uniq.size == 1
         end

@@ -16,14 +16,14 @@ module Norvel
 
       # Names of fonts that stand in with other widths: {font => the face's family}.
       def stand_ins
-        @stand_ins ||= blocks.flat_map { |block| block.copy.mixed ? block.copy.mixed.uniq : [block.copy.letters] }.uniq
-          .reject(&:exact?).to_h { |letters| [letters.look[:font], Norvel::Fonts.stand_in(letters.look[:font]).family] }
+        @stand_ins ||= blocks.flat_map { |block| block.copy.kinds }.uniq.reject(&:exact?)
+          .to_h { |letters| [letters.look[:font], Norvel::Fonts.stand_in(letters.look[:font]).family] }
       end
 
       # Is any line of these blocks an estimate?
       def any?(list)
         list.any? do |block|
-          block.floats.any? || (block.copy.mixed || [block.copy.letters]).any? { |letters| !letters.exact? }
+          block.floats.any? || block.copy.kinds.any? { |letters| !letters.exact? }
         end
       end
 

@@ -62,7 +62,7 @@ module Norvel
         return unless @earlier.same_letters?(paragraph)
         look = document.look(paragraph)
         return known if known.look.equal?(look) && known.section == section
-        known.dressed(look, section:) if way.indents == indents(look) && way.tabs == look[:tabs]
+        known.dressed(look, section:) if same_indents?(way.indents, look) && way.tabs == look[:tabs]
       end
 
       # Holds what another setting made, until it is made anew.
@@ -97,6 +97,10 @@ module Norvel
         values = paragraph.plain? ? nil : told_in(paragraph, values)
         number = unsigned_number(paragraph) and values = {LEAD => number, **values.to_h}
         Way.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values)
+      end
+
+      def same_indents?(indents, look)
+        indents[0] == look[:indent_left] && indents[1] == look[:indent_right] && indents[2] == look[:first_line]
       end
 
       def indents(look)
@@ -140,7 +144,7 @@ module Norvel
         return if known.nil? || known.copy.cut? || known.copy.objects || way.values || known.floats.any?
         was = known.setting
         return unless was.values.nil? && was.marker == way.marker && was.looks.size == way.looks.size
-        held = [known.copy.letters, *known.copy.mixed].uniq
+        held = known.copy.kinds
         places = held.map { |letters| was.looks.index { |look| look.equal?(letters.look) } }
         now = places.map { |at| at && letters(way.looks[at]) }
         return unless held.zip(now).all? { |one, other| other && one.like?(other) }
