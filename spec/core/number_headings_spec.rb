@@ -20,9 +20,9 @@ RSpec.describe Norvel::Edits::NumberHeadings do
     expect([markers(after).first(2), after.numbering.level(1, 0).suffix]).to eq [["Kapitel 1:", "1.1:"], "tab"]
   end
 
-  it "lets headings hang behind their numbers, deeper ones with more room" do
+  it "lets headings hang behind their numbers, deeper ones with more room, in whole twentieths of a point" do
     after = described_class.new("decimal", hanging: true).apply(document).after
-    expect(after.paragraphs.first(2).map { |paragraph| after.look(paragraph)[:first_line] }).to eq [-28.35, -38.27]
+    expect(after.paragraphs.first(2).map { |paragraph| after.look(paragraph)[:first_line] }).to eq [-28.35, -38.25]
     expect(after.numbering.level(1, 0).suffix).to eq "tab"
   end
 

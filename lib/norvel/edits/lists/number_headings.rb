@@ -67,9 +67,12 @@ module Norvel
         {format: "decimal", text: "#{(1..number + 1).map { |n| "%#{n}" }.join(".")}#{@after}"}
       end
 
+      # In whole twentieths of a point, all that a .docx can hold: what is written must read the same.
       def indents(number)
+        return {} unless @hanging
         width = HANGING * (1 + (number * 0.35)) + ((@scheme == "chapter" && number.zero?) ? HANGING * 2 : 0)
-        @hanging ? {indent_left: width.round(2), first_line: -width.round(2)} : {}
+        width = (width * 20).round / 20.0
+        {indent_left: width, first_line: -width}
       end
 
       # A style that would inherit a list from its base says that it has none.
