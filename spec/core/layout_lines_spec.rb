@@ -169,6 +169,21 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(laid(p(t("plain"))).estimates).to eq []
   end
 
+  # From memory of ISO/IEC 29500-1 17.6.4, 17.6.5, 17.11.19: what a section may ask for and the layout does more simply.
+  {"columns of unequal width" => '<w:cols w:num="2" w:equalWidth="0"><w:col w:w="2000" w:space="720"/><w:col w:w="6000"/></w:cols>',
+   "a grid that lines stand on" => '<w:docGrid w:type="lines" w:linePitch="360"/>',
+   "numbers its notes anew on each page" => '<w:footnotePr><w:numRestart w:val="eachPage"/></w:footnotePr>'}.each do |words, asked|
+    it "says that pages are an estimate where a section has #{words}" do
+      pages = laid(p(t("plain")), section: wide.sub("</w:sectPr>", "#{asked}</w:sectPr>"))
+      expect(pages.estimates).to match [/\ASection 1 .*#{words}/]
+      expect(pages.estimated?(pages.sheets[0])).to be true
+    end
+  end
+
+  it "calls a page no estimate for a grid that asks for nothing" do
+    expect(laid(p(t("plain")), section: wide.sub("</w:sectPr>", '<w:docGrid w:linePitch="360"/></w:sectPr>')).estimates).to eq []
+  end
+
   it "breaks long texts as Unicode does: between words of one text, over their spaces (property)" do
     signs = ["a", "b1", "-", "—", "(", ")", "“", "”", "!", "5%", "/", " ", "  ", "x", ".", "…", "$", "\u00A0"]
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.one_of(*signs.map { |sign| PropCheck::Generators.constant(sign) }), min: 2, max: 12)).with_config(n_runs: 300) do |parts|

@@ -3,15 +3,23 @@
 module Norvel
   module Layout
     # What of the pages is an estimate, and why: fonts that no face that ships is as wide as, characters that none has,
-    # objects that hang at an anchor.
+    # objects that hang at an anchor, and what sections ask for that the layout does in a simpler way.
     class Estimates
+      # What sections may ask for that is done in a simpler way: {words => is it asked for?}
+      SIMPLER = {
+        "has columns of unequal width, set as wide as the narrowest" => ->(section) { section.column_widths },
+        "asks for a grid that lines stand on, which is not applied" => ->(section) { section.line_grid },
+        "numbers its notes anew on each page, where they are counted on" =>
+          ->(section) { section.notes.each_value.any? { |told| told[:restart].to_s.match?(/page/i) } }
+      }.freeze
+
       def initialize(result)
         @setting = result.stories.setting
       end
 
       # Sentences.
       def sentences
-        [*fonts, *characters, *floats]
+        [*fonts, *characters, *floats, *sections]
       end
 
       # Names of fonts that stand in with other widths: {font => the face's family}.
@@ -23,7 +31,7 @@ module Norvel
       # Is any line of these blocks an estimate?
       def any?(list)
         list.any? do |block|
-          block.floats.any? || block.copy.kinds.any? { |letters| !letters.exact? }
+          block.floats.any? || simpler[block.section] || block.copy.kinds.any? { |letters| !letters.exact? }
         end
       end
 
@@ -31,6 +39,19 @@ module Norvel
 
       def blocks
         @blocks ||= @setting.blocks.values
+      end
+
+      # {number of a section => [words, …]}
+      def simpler
+        @simpler ||= @setting.document.sections.each.with_index(1).to_h { |section, number|
+          [number, SIMPLER.filter_map { |words, asked| words if asked.call(section) }]
+        }.reject { |_, said| said.empty? }
+      end
+
+      def sections
+        simpler.flat_map do |number, said|
+          said.map { |words| "Section #{number} #{words}: where its pages end is an estimate." }
+        end
       end
 
       def fonts
