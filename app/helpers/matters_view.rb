@@ -59,6 +59,11 @@ module MattersView
     }.sort_by { |matter| document.position(matter.paragraph) }.uniq(&:paragraph)
   end
 
+  # The edit that a form asks for. Raises Refused.
+  def matters_edit
+    Norvel::Edits::SetMatters.new(sent_matters)
+  end
+
   # "i–ii, then 1–74"
   def labels_words(result, whose = document)
     form = ->(sheet) { whose.sections[sheet.section - 1]&.number_format }

@@ -167,11 +167,7 @@ module SheetsView
   def short_words(sheet)
     spare = sheet.frame.bottom - sheet.reached - (sheet.notes&.height || 0.0)
     return if sheet.blank || spare < 8
-    "#{Norvel::Length.spoken(spare, unit_of_person)} are left."
-  end
-
-  def unit_of_person
-    "mm"
+    "#{spoken_mm(spare)} are left."
   end
 
   # The paragraph that asked for a page's end.

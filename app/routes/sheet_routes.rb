@@ -57,18 +57,18 @@ module SheetRoutes
     # Front matter, body and back: where they begin, and their labels.
     app.get("/manuscripts/:id/sheets/matters") do
       redirect to(path_to("sheets")), 303 unless pages
-      try_matters if params[:asked] && (@sent_matters = asked_matters)
+      try_edit { matters_edit } if params[:asked] && (@sent_matters = asked_matters)
       station :matters
     end
 
     app.post("/manuscripts/:id/sheets/matters/ripple") do
       redirect to(path_to("sheets")), 303 unless pages
-      try_matters
+      try_edit { matters_edit }
       station :matters
     end
 
     app.post("/manuscripts/:id/sheets/matters") do
-      said = manuscript.perform(Norvel::Edits::SetMatters.new(sent_matters), version: params[:version]).title
+      said = manuscript.perform(matters_edit, version: params[:version]).title
       go_after said, path_to("sheets")
     end
 
@@ -80,7 +80,7 @@ module SheetRoutes
 
     app.post("/manuscripts/:id/sheets/contents/ripple") do
       redirect to(path_to("sheets")), 303 unless pages
-      try_contents
+      try_edit { contents_edit }
       station :contents
     end
 
@@ -100,20 +100,9 @@ module SheetRoutes
         sheet or raise Norvel::Refused, "There is no sheet #{number}: the document has #{pages.sheets.size}."
       end
 
-      # The matters that were sent, as they would be.
-      def try_matters
-        @edit = Norvel::Edits::SetMatters.new(sent_matters)
-        @after = @edit.change(document)
-        @after.lay_out(known: pages)
-        @after_labels = labels_words(@after.pages, @after)
-      rescue Norvel::Error => refusal
-        @after = nil
-        @refused = refusal.message
-      end
-
-      # The contents list that was asked for, as it would be.
-      def try_contents
-        @edit = contents_edit
+      # The document as the edit of the block would make it, with its pages.
+      def try_edit
+        @edit = yield
         @after = @edit.change(document)
         @after.lay_out(known: pages)
       rescue Norvel::Error => refusal

@@ -63,6 +63,11 @@ module Norvel
         "#{number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse} #{noun}#{"s" unless number == 1}"
       end
 
+      # Runs without those that were emptied; what holds something stays.
+      def filled(runs)
+        runs.reject { |run| run.text.empty? && run.carried.nil? }.freeze
+      end
+
       AGREED = 0.9 # of a style's paragraphs, for what they have by hand to become the style's
 
       # Do nearly all that stand in a style, other than the file's base style, have what these have?

@@ -79,8 +79,7 @@ module Norvel
 
       # What is left of an entry that goes and that the field begins or ends in.
       def emptied(paragraph)
-        paragraph.with(runs: paragraph.runs.map { |run| run.with(text: run.text.gsub(/[^\uFFF9]/, "")) }
-          .reject { |run| run.text.empty? && run.carried.nil? }.freeze)
+        paragraph.with(runs: filled(paragraph.runs.map { |run| run.with(text: run.text.gsub(LETTERS, "")) }))
       end
 
       def entry(row, like, styles, labels)
@@ -109,7 +108,7 @@ module Norvel
         runs = paragraph.runs.each_with_index.map do |run, n|
           (n < at) ? run : with_label(run, heads[n], (label if n == place))
         end
-        paragraph.with(runs: runs.reject { |run| run.text.empty? && run.carried.nil? }.freeze)
+        paragraph.with(runs: filled(runs))
       end
 
       def with_label(run, head, label)
@@ -131,7 +130,7 @@ module Norvel
           signs = run.text.gsub(LETTERS, "")
           run.with(text: (place == at) ? signs + text : signs)
         end
-        paragraph.with(runs: runs.reject { |run| run.text.empty? && run.carried.nil? }.freeze)
+        paragraph.with(runs: filled(runs))
       end
     end
   end

@@ -29,8 +29,7 @@ module Norvel
 
       def without_break(paragraph)
         runs = paragraph.runs.map { |run| run.text.include?("\f") ? run.with(text: run.text.delete("\f")) : run }
-        runs = runs.reject { |run| run.text.empty? && run.carried.nil? }
-        paragraph.with(runs: runs.freeze)
+        paragraph.with(runs: filled(runs))
       end
     end
   end

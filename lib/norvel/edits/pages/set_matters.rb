@@ -65,8 +65,9 @@ module Norvel
       def ending(paragraph)
         runs = paragraph.runs
         if paragraph.raw_text.match?(/\f\s*\z/)
-          runs = runs.map { |run| run.text.include?("\f") ? run.with(text: run.text.sub(/\f(\s*)\z/, '\1')) : run }
-            .reject { |run| run.text.empty? && run.carried.nil? }.freeze
+          runs = filled(runs.map { |run|
+            run.text.include?("\f") ? run.with(text: run.text.sub(/\f(\s*)\z/, '\1')) : run
+          })
         end
         paragraph.with(runs:, holds: paragraph.holds || :section_break)
       end
