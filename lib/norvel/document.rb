@@ -124,12 +124,12 @@ module Norvel
       stories.find { |story| story.kind == mark.of && story.id == mark.note }
     end
 
-    # The running head or foot of a section (a number from 1), of the section before where it has none of its own; nil
-    # for none.
+    # The running head or foot of a section (a number from 1), of the section before where it says nothing of its own;
+    # nil for none.
     #   document.head(2, "footer", "first")
     def head(section, kind, which = "default")
-      own = sections.first(section).reverse.filter_map { |before| before.head(kind, which) }.first
-      own && stories.find { |story| story.kind == kind && story.id == own }
+      telling = sections.first(section).reverse_each.find { |before| before.says_head?(kind, which) }
+      own = telling&.head(kind, which) and stories.find { |story| story.kind == kind && story.id == own }
     end
 
     def next_id

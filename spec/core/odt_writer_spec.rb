@@ -180,9 +180,11 @@ RSpec.describe "Writing an OpenDocument text" do
       expect(again(changed).sections.map(&:number_start)).to eq [nil, 5]
     end
 
-    it "named are page styles that are made and worn" do
-      changed = [Norvel::Edits::SetPage.new([1], {margin_left: 140.0}), Norvel::Edits::DefinePageStyle.new("Narrow", 1),
-        Norvel::Edits::ChangePageStyle.new("Narrow", {margin_left: 150.0})].inject(document) { |now, edit| apply(now, edit) }
+    it "follow the set-up of the sections in them, and are named" do
+      narrow = apply(document, Norvel::Edits::SetPage.new([1], {margin_left: 140.0}))
+      expect(narrow.page_styles.map { |style| [style.name, style.margin_left] }).to eq [["Standard", 140.0]]
+      changed = [Norvel::Edits::ChangePageStyle.new("Standard", {name: "Narrow"}),
+        Norvel::Edits::ChangePageStyle.new("Narrow", {margin_left: 150.0})].inject(narrow) { |now, edit| apply(now, edit) }
       expect(again(changed).page_styles.map(&:name)).to include "Narrow"
       expect(again(changed).sections.first.margin_left).to eq 150.0
     end

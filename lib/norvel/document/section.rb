@@ -8,8 +8,8 @@ module Norvel
     #   columns           how many; column_gap: between them; column_widths: [[width, gap], …] where they differ, else
     #                     nil; column_rule: is there a line between them?
     #   title_page        has its first page a head and foot of its own?
-    #   heads             ids of its own heads and feet, {header: {default: id}, footer: {…}}; those it lacks are as
-    #                     before
+    #   heads             ids of its own heads and feet, {header: {default: id}, footer: {…}}, nil where it says that
+    #                     there is none; those it does not name are as in the section before
     #   notes             how notes are numbered, {footnote: {format:, start:, restart:, place:}, endnote: {…}} of what
     #                     it says
     #   vertical_align    "top", "center", "justify" or "bottom" of the sheet
@@ -24,7 +24,12 @@ module Norvel
       :heads, :notes, :vertical_align, :line_grid, :page_borders, :line_numbers,
       column_gap: 36.0, column_rule: false, heads: {}.freeze, notes: {}.freeze, vertical_align: "top",
       page_borders: {}.freeze) do
-      # The id of its own head or foot, nil where it is as in the section before.
+      # Does it say itself what its head or foot is?
+      def says_head?(kind, which)
+        heads.fetch(kind.to_sym, {}).key?(which.to_sym)
+      end
+
+      # The id of its own head or foot; nil for none, and where it says nothing of it.
       def head(kind, which)
         heads.dig(kind.to_sym, which.to_sym)
       end

@@ -11,6 +11,11 @@ module Norvel
     #   author      of a comment
     Story = Value.define(:kind, :id, :section, :which, :paragraphs, :tables, :author, paragraphs: [].freeze,
       tables: [].freeze) do
+      # What tells it from all others.
+      def key
+        [kind, id]
+      end
+
       # Ids of paragraphs beside the text begin here, so many for each story.
       self::IDS = 1_000_000
 

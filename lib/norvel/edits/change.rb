@@ -65,9 +65,11 @@ module Norvel
       def beside
         was, now = others[:stories]
         return {} unless was && now
-        was.zip(now).each_with_object(Hash.new(0)) do |(one, other), sums|
-          changed = one.paragraphs.zip(other.paragraphs).count { |before, after| !before.equal?(after) }
-          sums[one.kind] += changed if changed.positive?
+        came = was.to_h { |story| [story.key, story.paragraphs] }
+        now.each_with_object(Hash.new(0)) do |story, sums|
+          before = came.fetch(story.key, [])
+          changed = story.paragraphs.each_with_index.count { |paragraph, place| !paragraph.equal?(before[place]) }
+          sums[story.kind] += changed if changed.positive?
         end
       end
 

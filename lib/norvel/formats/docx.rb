@@ -16,7 +16,7 @@ module Norvel
         reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
         writer: ->(document) { Written.new(Writer.new(document).bytes, Carried.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, terms: Terms,
+        rules: CascadeRules, retold: Retold.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )

@@ -36,13 +36,24 @@ module Norvel
           {styles: value.styles.values.map { |style| plain(style) }, paragraph: set(value.paragraph_defaults),
            run: set(value.run_defaults)}
         when :stories
-          value.zip(@original.stories).map { |story, came| story(story, came) }
+          stories(value)
         when :numbering then numbering(value)
         else plain(value)
         end
       end
 
       private
+
+      # In the order of the file; where some came or went, each with what it is.
+      def stories(list)
+        same = list.map(&:key) == @original.stories.map(&:key)
+        return list.zip(@original.stories).map { |pair| story(*pair) } if same
+        came = @original.stories.to_h { |story| [story.key, story] }
+        list.map do |story|
+          own = story.paragraphs.map { |one| paragraph(one, came[story.key]&.paragraphs || []) }
+          {**story.to_h.slice(:kind, :id, :section, :which), paragraphs: own}
+        end
+      end
 
       # Its paragraphs; with the section that shows it first where that has another number now.
       def story(story, came)

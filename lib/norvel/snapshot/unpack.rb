@@ -57,10 +57,20 @@ module Norvel
       end
 
       def stories(data)
+        return named_stories(data) if data.any? { |told| told.is_a?(Hash) && told.key?(:kind) }
         @original.stories.zip(data).map do |came, told|
           told = {paragraphs: told, section: came.section} if told.is_a?(Array)
           now = told[:paragraphs].map { |paragraph| known(paragraph(paragraph, came.paragraphs), came.paragraphs) }
           came.with(paragraphs: now.freeze, section: told[:section])
+        end.freeze
+      end
+
+      def named_stories(data)
+        known = @original.stories.to_h { |story| [story.key, story] }
+        data.map do |told|
+          came = known[told.values_at(:kind, :id)] || Document::Story.new(**told.slice(:kind, :id, :which))
+          own = told[:paragraphs].map { |paragraph| paragraph(paragraph, came.paragraphs) }
+          came.with(section: told[:section], which: told[:which], paragraphs: own.freeze)
         end.freeze
       end
 

@@ -35,6 +35,17 @@ module Norvel
         document.with(sections: sections.freeze)
       end
 
+      # The document after a change of its sections, with page styles that follow them: one that every section in it has
+      # left for the same set-up is that set-up now.
+      def with_styles_following(before, after)
+        styles = before.page_styles.map do |style|
+          numbers = before.sections.each_index.select { |number| style.worn_by?(before.sections[number]) }
+          now = numbers.map { |number| Document::PageStyle.of(after.sections[number], style.name) }.uniq
+          (now.size == 1 && !style.worn_by?(after.sections[numbers.first])) ? now.first : style
+        end
+        (styles == before.page_styles) ? after : after.with(page_styles: styles.freeze)
+      end
+
       def numbers(sections)
         "section#{"s" if sections.size > 1} #{sections.join(", ")}"
       end

@@ -89,7 +89,7 @@ module Norvel
       # {number => true} of sections with heads or feet that a first page could be without.
       def headed(document)
         (1..document.sections.size).to_h do |number|
-          [number, document.sections.first(number).any? { |section| section.heads.each_value.any?(&:any?) }]
+          [number, document.sections.first(number).any? { |section| section.heads.each_value.any? { |which| which.values.any? } }]
         end
       end
 
@@ -105,7 +105,7 @@ module Norvel
 
       # A first page that has a head or foot of its own keeps it.
       def kept_first?(section)
-        section.title_page && section.heads.each_value.any? { |which| which.key?(:first) }
+        section.title_page && section.heads.each_value.any? { |which| which[:first] }
       end
     end
   end

@@ -13,7 +13,7 @@ module Norvel
       end
 
       def change(document)
-        set_up(document, @sections.to_h { |number| [number, @values] })
+        with_styles_following(document, set_up(document, @sections.to_h { |number| [number, @values] }))
       end
 
       def title(_document)

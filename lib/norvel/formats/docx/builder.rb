@@ -119,7 +119,7 @@ module Norvel
         end
 
         def section(section)
-          SectionBuilder.new(@main, ->(id) { @heads[id] }).build(section)
+          SectionBuilder.new(@main, ->(kind, id) { id ? @heads[id] : blank_head(kind.to_s) }).build(section)
         end
 
         def part(name, bytes, type: name, relation: nil)
@@ -138,6 +138,16 @@ module Norvel
             relation = @relation
             BodyBuilder.new(self, made).fill(made.root, story.blocks)
             [story.id, relation]
+          end
+        end
+
+        # A section that shows none says so by a blank one, where it would show that of a section before.
+        def blank_head(kind)
+          return if document.stories.none? { |story| story.kind == kind }
+          (@blank_heads ||= {})[kind] ||= begin
+            made = part("#{kind}0", Blank.part((kind == "header") ? "hdr" : "ftr"), type: kind, relation: kind)
+            made.root.add_child(made.create("p"))
+            @relation
           end
         end
 

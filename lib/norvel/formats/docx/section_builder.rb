@@ -8,7 +8,7 @@ module Norvel
         HEADS = {header: "headerReference", footer: "footerReference"}.freeze
         STARTS = Sections::STARTS.invert.freeze
 
-        # heads: ->(kind, which) { the relationship of a head or foot, or nil }
+        # heads: ->(kind, id) { the relationship of a head or foot, of a blank one for nil; nil where none is needed }
         def initialize(part, heads)
           @part = part
           @heads = heads
@@ -36,7 +36,7 @@ module Norvel
         def references(node, section)
           HEADS.each do |kind, name|
             section.heads.fetch(kind, {}).each do |which, id|
-              relation = @heads.call(id) or next
+              relation = @heads.call(kind, id) or next
               reference = set(node, name, "type" => which.to_s)
               reference["r:id"] = relation
             end

@@ -9,11 +9,12 @@ module Norvel
       class SectionWriter
         HEADS = Sections::HEADS.keys.freeze
 
-        # nodes: the elements that came, in order
-        def initialize(part, nodes, original)
+        # nodes: the elements that came, in order; heads: {id of a head or foot => its relationship}
+        def initialize(part, nodes, original, heads)
           @part = part
           @nodes = nodes
           @original = original
+          @heads = heads
           @came = nodes.map(&:dup)
         end
 
@@ -35,7 +36,36 @@ module Norvel
           node ||= section.source ? @part.place(body, "sectPr") : copied
           @base = section.source || @base
           Sections.write(node, @part, was, section)
+          name_heads(node, section, section.source ? was.heads : {}) unless section.source && was.heads == section.heads
           node
+        end
+
+        # References to heads and feet: those that are others now, in the place of those that came.
+        def name_heads(node, section, was)
+          HEADS.each do |name|
+            kind = Sections::HEADS.fetch(name)
+            now, before = section.heads.fetch(kind, {}), was.fetch(kind, {})
+            node.element_children.each do |child|
+              which = (@part.attr(child, "type") || "default").to_sym if child.name == name
+              child.remove if which && (before[which] || now.key?(which)) && now[which] != before[which]
+            end
+            now.each { |which, id| refer(node, name, which, @heads[id]) unless id.nil? || before[which] == id }
+          end
+        end
+
+        def refer(node, name, which, relation)
+          reference = @part.create(name, "type" => which)
+          @part.insert(node, reference)
+          reference.set_attribute("norvel", relation)
+          attribute = reference.attribute("norvel")
+          attribute.node_name = "id"
+          attribute.namespace = relations_space
+        end
+
+        def relations_space
+          uri = @part.strict? ? Names::STRICT_RELS : Names::OFFICE_RELS
+          @relations_space ||= @part.root.namespace_scopes.find { |space| space.href == uri && space.prefix } ||
+            @part.root.add_namespace_definition("r", uri)
         end
 
         # As the section before came, without naming its heads and feet: they are shown anyway.

@@ -12,7 +12,8 @@ module Norvel
           @reader = Reader.new(document.source, name: document.name, keep_nodes: true)
           @original = @reader.document
           @package = @reader.package
-          @changed = {}
+          @changes = PackageChanges.new(@package)
+          @changed = @changes.changed
         end
 
         def bytes
@@ -24,7 +25,8 @@ module Norvel
           fonts
           settings
           information
-          Archive.write(@document.source, @changed)
+          kept = @document.source.archive.entries.map(&:name) - @changes.gone if @changes.gone.any?
+          Archive.write(@document.source, @changed, only: kept)
         end
 
         private
@@ -34,7 +36,7 @@ module Norvel
           writer = TextWriter.new(main, @reader.text.nodes, @original)
           touched = writer.write(@document)
           touched |= pictures
-          touched |= SectionWriter.new(main, @reader.text.section_nodes, @original)
+          touched |= SectionWriter.new(main, @reader.text.section_nodes, @original, heads)
             .write(@document, writer.method(:element))
           @changed[main.path] = main.bytes if touched
         end
@@ -48,12 +50,19 @@ module Norvel
           changed.each { |picture| Pictures.write(@reader.text.pictures[picture.id - 1], picture.description) }.any?
         end
 
+        # {id of a head or foot => its relationship}, once new ones have a part.
+        def heads
+          return {} if @document.sections == @original.sections
+          HeadsWriter.new(@document, @original, @package, @changes).write
+        end
+
         # Notes, headers and footers; several notes share a part.
         def stories
           return if @document.stories.equal?(@original.stories)
-          parts = @document.stories.zip(@original.stories, @reader.story_texts)
-          touched = parts.filter_map do |now, was, (part, reader)|
-            part if now != was && TextWriter.new(part, reader.nodes, was).write(now)
+          came = @original.stories.zip(@reader.story_texts).to_h { |story, read| [story.key, [story, *read]] }
+          touched = @document.stories.filter_map do |now|
+            was, part, reader = came[now.key]
+            part if was && now != was && TextWriter.new(part, reader.nodes, was).write(now)
           end
           touched.uniq.each { |part| @changed[part.path] = part.bytes }
         end
@@ -74,14 +83,14 @@ module Norvel
           return if @document.numbering == @original.numbering
           definitions, lists = NumberingWriter.changes(@document, @original.numbering)
           return if definitions.empty? && lists.empty?
-          part = @package.related("numbering") || new_part("numbering", NumberingWriter::EMPTY)
+          part = @package.related("numbering") || @changes.add("numbering", NumberingWriter::EMPTY).first
           NumberingWriter.new(part).write(definitions, lists, @original.numbering)
           @changed[part.path] = part.bytes
         end
 
         def styles
           return if @document.sheet.equal?(@original.sheet) || same_sheet?
-          part = @package.related("styles") || new_part("styles", StyleWriter::EMPTY)
+          part = @package.related("styles") || @changes.add("styles", StyleWriter::EMPTY).first
           StyleWriter.new(part, @reader.style_nodes).write(@original.sheet, @document.sheet)
           @changed[part.path] = part.bytes
         end
@@ -96,7 +105,7 @@ module Norvel
         def settings
           styles, values = @document.page_styles != @original.page_styles, @document.settings != @original.settings
           return unless styles || values
-          part = @package.related("settings") || new_part("settings", SettingsPart::EMPTY)
+          part = @package.related("settings") || @changes.add("settings", SettingsPart::EMPTY).first
           PageStyles.write(part, @document.page_styles) if styles
           SettingsPart.write(part, @original.settings, @document.settings) if values
           @changed[part.path] = part.bytes
@@ -112,40 +121,7 @@ module Norvel
           return if @document.info == @original.info
           path = @package.core_path || "docProps/core.xml"
           @changed[path] = Information.write(@package.container.read(path), @original.info, @document.info)
-          announce("", path, Names::CORE_REL, Names::CORE_TYPE) unless @package.core_path
-        end
-
-        # A part that the package lacks, of the class (strict or transitional) of its main part.
-        def new_part(kind, empty)
-          folder = @package.main_path.rpartition("/").first
-          path = [folder, "#{kind}.xml"].reject(&:empty?).join("/")
-          strict = @package.main.strict?
-          relation = "#{strict ? Names::STRICT_RELS : Names::OFFICE_RELS}/#{kind}"
-          announce(@package.main_path, path, relation, "#{Names::TYPE}#{kind}+xml")
-          Part.new(path, strict ? empty.sub(Names::TRANSITIONAL, Names::STRICT) : empty)
-        end
-
-        # A new part is a content type, a relationship with an unused id, and the part.
-        def announce(source, path, type, content_type)
-          edit(@package.rels_path(source), %(<Relationships xmlns="#{Names::PACKAGE_RELS}"/>)) do |root|
-            taken = root.element_children.map { |e| e["Id"] }
-            id = (1..).lazy.map { |n| "rId#{n}" }.find { |candidate| !taken.include?(candidate) }
-            target = source.empty? ? path : "/#{path}"
-            add(root, "Relationship", "Id" => id, "Type" => type, "Target" => target)
-          end
-          edit("[Content_Types].xml") do |root|
-            add(root, "Override", "PartName" => "/#{path}", "ContentType" => content_type)
-          end
-        end
-
-        def add(root, name, attributes)
-          root.add_child(root.document.create_element(name, attributes)).namespace = root.namespace
-        end
-
-        def edit(path, empty = nil)
-          xml = XML.parse(@changed[path] || @package.container.read(path) || empty, path)
-          yield xml.root
-          @changed[path] = xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          @changes.announce("", path, Names::CORE_REL, Names::CORE_TYPE) unless @package.core_path
         end
       end
     end

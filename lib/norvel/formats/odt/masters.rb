@@ -62,12 +62,23 @@ module Norvel
           body != master || master.heads.any? { |_, which| which.key?(:first) }
         end
 
-        # The elements of heads and feet of a section: {header: {default: element}, …}.
-        def heads(master)
+        # The elements of heads and feet of a section, nil where its pages show none: {header: {default: element, …}, …}.
+        # even: do left pages of the document differ?
+        def heads(master, even:)
           body = following(master)
-          return body.heads if body == master
-          first = master.heads.transform_values { |which| {first: which[:default]}.compact }
-          body.heads.merge(first) { |_, pages, opening| pages.merge(opening) }
+          title = title_page?(master, body)
+          %i[header footer].to_h do |kind|
+            own = body.heads.fetch(kind, {})
+            said = {default: own[:default]}
+            said[:even] = own[:even] || own[:default] if even
+            said[:first] = opening_head(master, body, kind) if title
+            [kind, said]
+          end
+        end
+
+        # Do left pages of some master have heads or feet of their own?
+        def even?
+          @all.each_value.any? { |master| master.heads.each_value.any? { |which| which.key?(:even) } }
         end
 
         def properties(layout)
@@ -84,6 +95,11 @@ module Norvel
         end
 
         private
+
+        def opening_head(master, body, kind)
+          return master.heads.dig(kind, :default) unless body == master
+          body.heads.fetch(kind, {}).values_at(:first, :default).compact.first
+        end
 
         def read
           layouts = @part.children(@part.child(@part.root, "office:automatic-styles"), "style:page-layout")

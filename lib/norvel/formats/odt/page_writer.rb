@@ -11,8 +11,8 @@ module Norvel
         EDGES = {header: :margin_top, footer: :margin_bottom}.freeze
         VALUES = Document::PageStyle::VALUES
 
-        # made: the elements of new paragraphs by their ids
-        def initialize(document, original, reader, automatic, made)
+        # made: the elements of new paragraphs by their ids; heads: MasterHeads
+        def initialize(document, original, reader, automatic, made, heads)
           @document = document
           @original = original
           @reader = reader
@@ -20,6 +20,7 @@ module Norvel
           @part = reader.masters.part
           @automatic = automatic
           @made = made
+          @heads = heads
           @touched = []
           @worn = @original.sections.map { |section| master_of(section.source + 1) }
         end
@@ -82,10 +83,13 @@ module Norvel
         WORN = (VALUES + LABELS).freeze
 
         def sections
-          changed = numbered.select { |section, _| section.source && differs?(came(section), section) }
+          changed = numbered.select { |section, number|
+            section.source && (differs?(came(section), section) || @heads.changed?(section, number))
+          }
           changed.group_by { |section, _| @worn[section.source] }.each do |master, alike|
             next unless master
-            alike.group_by { |section, _| section.to_h.slice(*WORN) }.each { |values, list| wear(master, values, list) }
+            alike.group_by { |section, number| [section.to_h.slice(*WORN), @heads.wanted(number)] }
+              .each { |(values, _), list| wear(master, values, list) }
           end
           numbered.each { |section, number| begin_new(section, number) unless section.source }
         end
@@ -105,18 +109,36 @@ module Norvel
 
         # Sections of a master that are set up so from now on.
         def wear(master, values, list)
-          return list.each { |section, number| number_anew(master, section, number) } if list.all? { |one, _|
-            fits?(master, one)
+          return list.each { |section, number| number_anew(master, section, number) } if list.all? { |one, number|
+            fits?(master, one, number)
           }
           return change_in_place(master, values, list) if begins_with_table?(list)
-          other = fitting(list.first.first, master)
-          everywhere = @worn.count(master) == list.size && @document.sections.all?(&:source)
-          unless other || everywhere
-            other = make(free_name(master.shown), master)
-            set_up(other, values, @masters.section(master).to_h)
-          end
-          set_up(master, values, @masters.section(master).to_h) unless other
+          other = fitting(*list.first)
+          everywhere = @worn.count(master) == list.size && @document.sections.all?(&:source) && !handed_over?(master)
+          other ||= made_like(master, values, list.first.last) unless everywhere
+          dress(master, values, list.first.last, master) unless other
           list.each { |section, number| number_anew(other || master, section, number, always: !other.nil?) }
+        end
+
+        # Do its later pages have another master?
+        def handed_over?(master)
+          @masters.following(master) != master
+        end
+
+        def made_like(master, values, number)
+          made = make(free_name(master.shown), master)
+          dress(made, values, number, master)
+          made
+        end
+
+        # Gives a master a set-up, and the heads and feet that a section is to show. like: whose it has now
+        def dress(master, values, number, like)
+          was = @masters.section(like).to_h
+          unless @heads.shown?(master, number)
+            @heads.put(master, @heads.wanted(number))
+            touch
+          end
+          set_up(master, values, was)
         end
 
         # A text that begins with a table has no paragraph that could name another master for its first page.
@@ -131,7 +153,7 @@ module Norvel
             kept = make(free_name(master.shown), master)
             others.each { |section, number| start(number, kept.name, section.number_start) }
           end
-          set_up(master, values, @masters.section(master).to_h)
+          dress(master, values, list.first.last, master)
           list.drop(1).each { |section, number| number_anew(master, section, number) }
         end
 
@@ -145,28 +167,19 @@ module Norvel
         def begin_new(section, number)
           like = numbered.first(number - 1).reverse.find { |before, _| before.source }&.first
           master = (like && @worn[like.source]) || @masters.first or return
-          other = fitting(section, master)
-          unless other
-            other = make(free_name(master.shown), master)
-            set_up(other, section.to_h.slice(*WORN), @masters.section(master).to_h)
-          end
+          other = fitting(section, number) || made_like(master, section.to_h.slice(*WORN), number)
           start(number, other.name, section.number_start)
         end
 
-        # A master that is set up so, with the same heads and feet as another.
-        def fitting(section, like)
-          @masters.all.values.find { |one| fits?(one, section) && shown_on(one) == shown_on(like) }
+        # A master that is set up so, with the same heads and feet.
+        def fitting(section, number)
+          @masters.all.values.find { |one| fits?(one, section, number) }
         end
 
-        # What stands at head and foot of a master's pages; blank ones of a first page are the section's to say.
-        def shown_on(master)
-          master.heads.transform_values { |which| which.except(:first).transform_values(&:inner_html) }
-            .reject { |_, which| which.empty? }
-        end
-
-        def fits?(master, section)
+        def fits?(master, section, number)
           worn = @masters.section(master)
-          Document::PageStyle.of(worn, "").worn_by?(section) && LABELS.all? { |name| worn[name] == section[name] }
+          Document::PageStyle.of(worn, "").worn_by?(section) && LABELS.all? { |name| worn[name] == section[name] } &&
+            @heads.shown?(master, number)
         end
 
         def free_name(shown)
@@ -219,25 +232,11 @@ module Norvel
             @part.set(node, "style:num-format", ListReader::FORMATS.key(now[:number_format]) || "1")
           end
           usage(master.layout, now) unless was[:starts] == now[:starts]
-          first_page(master, now[:title_page]) unless was[:title_page] == now[:title_page]
         end
 
         def usage(layout, now)
           word = USAGES[now[:starts]]
           word ? @part.set(layout, "style:page-usage", word) : @part.unset(layout, "style:page-usage")
-        end
-
-        # A head and foot of its own for the first page (ODF 1.3): blank ones, or none.
-        def first_page(master, own)
-          EDGES.each_key do |kind|
-            next unless master.heads.dig(kind, :default)
-            found = master.heads[kind].delete(:first)
-            next found&.remove unless own
-            blank = @part.create("style:#{kind}-first")
-            blank.add_child(@part.create("text:p"))
-            (master.heads[kind][:even] || master.heads[kind][:default]).add_next_sibling(blank)
-            master.heads[kind][:first] = blank
-          end
         end
 
         def own_layout(master, like)
@@ -269,10 +268,16 @@ module Norvel
         # A margin ends at the head or foot where there is one, and its room is the rest.
         def margins(master, node, was, now)
           names = SIDES.keys + EDGES.keys
-          return if names.all? { |name| was[name] == now[name] }
+          return if names.all? { |name| was[name] == now[name] } && EDGES.keys.all? { |kind| roomy?(master, kind) }
           Formatting.spread(node, @part)
           %i[margin_left margin_right].each { |name| @part.set(node, SIDES[name], Codecs::Measure.text(now[name])) }
           EDGES.each { |kind, margin| edge(master, node, kind, now[kind], now[margin]) }
+        end
+
+        # Is room told for a head or foot where there is one?
+        def roomy?(master, kind)
+          holder = master.layout && @part.child(master.layout, "style:#{kind}-style")
+          master.heads.dig(kind, :default).nil? == (holder.nil? || holder.element_children.empty?)
         end
 
         def edge(master, node, kind, distance, margin)

@@ -78,6 +78,11 @@ module Norvel
           id
         end
 
+        # {id of a head or foot => its element}
+        def head_nodes
+          @head_nodes ||= {}
+        end
+
         def comment_id(name)
           @comments[name] ||= (@notes["comment"] += 1).to_s
         end
@@ -127,8 +132,8 @@ module Norvel
         # {header: {default: id}, …} of a section; each head and foot is read once, under the first section that has it.
         def heads(master, number)
           return {} unless master
-          masters.heads(master).to_h do |kind, which|
-            [kind, which.to_h { |name, node| [name, head(node, kind.to_s, name.to_s, number)] }.freeze]
+          masters.heads(master, even: settings.even_and_odd).to_h do |kind, which|
+            [kind, which.to_h { |name, node| [name, node && head(node, kind.to_s, name.to_s, number)] }.freeze]
           end.freeze
         end
 
@@ -136,6 +141,7 @@ module Norvel
           (@heads ||= {})[node.pointer_id] ||= begin
             id = "#{masters.part.attr(node.parent, "style:name")} #{node.name}"
             story(masters.part, node, kind:, id:, section:, which:)
+            head_nodes[id] = node
             id
           end
         end
@@ -151,10 +157,9 @@ module Norvel
         end
 
         def settings
-          heads = masters.all.values.flat_map { |master| master.heads.values.flat_map(&:keys) }
-          Document::Settings.new(
+          @settings ||= Document::Settings.new(
             mirrored: masters.all.values.any? { |master| masters.section(master).mirrored },
-            even_and_odd: heads.include?(:even), sum_spaces: true,
+            even_and_odd: masters.even?, sum_spaces: true,
             default_tab_stop: styles.tab_distance || Document::Settings.new.default_tab_stop
           )
         end

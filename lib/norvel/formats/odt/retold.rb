@@ -37,9 +37,8 @@ module Norvel
 
         def heads
           used = @document.paragraphs.map(&:section).uniq
-          shown = @document.sections.each.with_index(1).select { |_, number| used.include?(number) || number == 1 }
-            .flat_map { |section, _| section.heads.values.flat_map(&:values) }
-          found = @document.stories.select { |story| story.head? && shown.include?(story.id) }
+          shown = @document.sections.select.with_index(1) { |_, number| used.include?(number) || number == 1 }
+          found = Shown.heads(@document.with(sections: shown), @document.stories.select(&:head?))
           found.uniq { |story| [story.kind, story.paragraphs.map { |one| [one.raw_text, keys(one)] }] }
         end
 

@@ -101,11 +101,18 @@ module Norvel
 
         def runs(node, was, now, before, letters)
           came = was ? was.runs : []
-          writer = LineWriter.new(@part, ->(run) { @writer.span(run, letters) })
+          span = ->(run) { @writer.span(run, letters) }
+          writer = LineWriter.new(@part, span)
+          return writer.fill(node, lines.tokens(now, nil, span)) if was.nil? && !now.plain?
           writer.write(node, came, was ? @nodes.pieces[was.source] : [], now.runs) do |run|
             old = run.source && came[run.source]
             old && before == letters && old.style_id == run.style_id && old.direct == run.direct
           end
+        end
+
+        # New paragraphs may hold fields and links.
+        def lines
+          @lines ||= LineBuilder.new(@part, nil, Carried.new)
         end
 
         # --- order ---

@@ -79,18 +79,32 @@ module Norvel
 
         def texts
           text(@package.content, @reader.text, @original, @document)
-          @document.stories.zip(@original.stories, @reader.story_texts) do |now, was, (part, reader)|
-            text(part, reader, was, now)
+          came = @original.stories.zip(@reader.story_texts).to_h { |story, read| [story.key, [story, *read]] }
+          @document.stories.each do |now|
+            was, part, reader = came[now.key]
+            text(part, reader, was, now) if was
           end
         end
 
         def text(part, reader, was, now)
           return if now.paragraphs.equal?(was.paragraphs) && same_styles?
-          writer = TextWriter.new(part, reader.nodes, [@original, @document], automatic[part], keys, @reader.worn[part],
-            definitions)
+          writer = text_writer(part, reader.nodes)
           touch(part) if writer.write(was, now)
           @relisted ||= writer.relisted?
           (@made ||= {}).merge!(writer.made)
+        end
+
+        def text_writer(part, nodes)
+          TextWriter.new(part, nodes, [@original, @document], automatic[part], keys, @reader.worn[part], definitions)
+        end
+
+        # The element of a new head or foot.
+        def new_head(story)
+          part = @reader.masters.part
+          holder = part.create("style:#{story.kind}")
+          nodes = TextReader::Nodes.new([], [], {nil => holder})
+          text_writer(part, nodes).write(story.with(paragraphs: [].freeze), story)
+          holder
         end
 
         # The automatic styles of each part.
@@ -116,7 +130,8 @@ module Norvel
         end
 
         def pages
-          PageWriter.new(@document, @original, @reader, automatic, @made || {}).write.each { |part| touch(part) }
+          heads = MasterHeads.new(@document, @original, @reader) { |story| new_head(story) }
+          PageWriter.new(@document, @original, @reader, automatic, @made || {}, heads).write.each { |part| touch(part) }
         end
 
         def information
