@@ -47,7 +47,8 @@ class Web < Sinatra::Base
 
   helpers Page, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView, StyleLetters, SurveyView,
     StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView,
-    TextView, SheetStrokes, SheetsView, SheetAtSize, SheetGround, MattersView, ContentsView
+    TextView, SheetStrokes, SheetsView, SheetAtSize, SheetGround, MattersView, HeadsView,
+    ContentsView
 
   register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
     SheetRoutes, HandoverRoutes

@@ -72,6 +72,24 @@ module SheetRoutes
       go_after said, path_to("sheets")
     end
 
+    # Heads and feet: what matters show, and are to show.
+    app.get("/manuscripts/:id/sheets/heads") do
+      redirect to(path_to("sheets")), 303 unless pages
+      station :heads
+    end
+
+    app.post("/manuscripts/:id/sheets/heads/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_edit { heads_edit }
+      station :heads
+    end
+
+    app.post("/manuscripts/:id/sheets/heads") do
+      redirect to(path_to("sheets")), 303 unless pages
+      said = manuscript.perform(heads_edit, version: params[:version]).title
+      go_after said, path_to("sheets/heads", matter: params[:matter].to_i, which: head_way)
+    end
+
     # Contents lists: what they say and should say; one put in.
     app.get("/manuscripts/:id/sheets/contents") do
       redirect to(path_to("sheets")), 303 unless pages

@@ -88,9 +88,8 @@ module Norvel
 
       # {number => true} of sections with heads or feet that a first page could be without.
       def headed(document)
-        (1..document.sections.size).to_h do |number|
-          [number, document.sections.first(number).any? { |section| section.heads.each_value.any? { |which| which.values.any? } }]
-        end
+        told = document.sections.map { |section| section.heads.values.flat_map(&:values).any? }
+        (1..told.size).to_h { |number| [number, told.first(number).any?] }
       end
 
       def section_of(document, matter)

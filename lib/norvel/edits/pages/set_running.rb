@@ -28,7 +28,7 @@ module Norvel
 
       def title(_document)
         said = @lines.map { |kind, line|
-          words = line.to_a.map(&:strip).reject(&:empty?).join(" · ")
+          words = line.to_a.map(&:strip).reject(&:empty?).join(" · ").gsub(RunningLine::TOKEN, '\1')
           "#{NAMES.fetch(kind)}#{WORDS.fetch(@which)}: #{words.empty? ? "nothing" : words}"
         }
         "#{said.join("; ")}, in #{count(@sections.size, "section")}"

@@ -48,7 +48,9 @@ module Norvel
         def told(document, number)
           ways = [:default, (:even if document.settings.even_and_odd),
             (:first if document.sections[number - 1].title_page)].compact
-          KINDS.to_h { |kind| [kind, ways.to_h { |which| [which, node(document.head(number, kind.to_s, which.to_s))] }] }
+          KINDS.to_h do |kind|
+            [kind, ways.to_h { |which| [which, node(document.head(number, kind.to_s, which.to_s))] }]
+          end
         end
 
         def node(story)

@@ -62,7 +62,8 @@ module Norvel
           body != master || master.heads.any? { |_, which| which.key?(:first) }
         end
 
-        # The elements of heads and feet of a section, nil where its pages show none: {header: {default: element, …}, …}.
+        # The elements of heads and feet of a section, nil where its pages show none:
+        #   {header: {default: element, …}, …}
         # even: do left pages of the document differ?
         def heads(master, even:)
           body = following(master)

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+# Heads and feet on the Sheets station: what each matter shows, and what it is to show.
+module HeadsView
+  WAYS = {"default" => "every page", "even" => "left pages", "first" => "its first page"}.freeze
+  KINDS = {"header" => "head", "footer" => "foot"}.freeze
+  SIDES = %w[left middle right].freeze
+  TOKENS = {"page" => "page number", "pages" => "number of pages", "chapter" => "chapter", "title" => "title",
+            "author" => "author"}.freeze
+  NOTHING_SAID = Norvel::RunningLine.new
+
+  # The matters by number, from 0.
+  def headed_matters
+    @headed_matters ||= matters.read
+  end
+
+  def chosen_matter
+    headed_matters[params[:matter].to_i.clamp(0, headed_matters.size - 1)]
+  end
+
+  def head_way
+    WAYS.key?(params[:which]) ? params[:which] : "default"
+  end
+
+  # "right pages" where left ones differ.
+  def way_words(way)
+    (way == "default" && document.settings.even_and_odd) ? "right pages" : WAYS.fetch(way)
+  end
+
+  # Has a matter heads of its own for such pages?
+  def way_set?(matter, way)
+    case way
+    when "even" then document.settings.even_and_odd
+    when "first" then document.sections[matter.sections.first - 1].title_page
+    else true
+    end
+  end
+
+  # The Story that a matter shows, nil for none; of all pages where such pages have none of their own.
+  def running_story(matter, kind, way)
+    document.head(matter.sections.first, kind, way_set?(matter, way) ? way : "default")
+  end
+
+  # What a head or foot says: RunningLine, or nil where it is set otherwise.
+  def running_line(matter, kind, way)
+    story = running_story(matter, kind, way)
+    story ? Norvel::RunningLine.read(story, document) : NOTHING_SAID
+  end
+
+  # The three parts in words: ["", "page number", ""]; the text of one that is set otherwise.
+  def running_words(matter, kind, way)
+    line = running_line(matter, kind, way)
+    return [cut(running_story(matter, kind, way).text.split.join(" "), 50), "", ""] unless line
+    line.to_a.map { |part| part.gsub(Norvel::RunningLine::TOKEN) { TOKENS.fetch($1) } }
+  end
+
+  def matter_words(matter)
+    own = pages.sheets.select { |sheet| matter.sections.include?(sheet.section) }.map(&:label).reject(&:empty?)
+    labels = [own.first, own.last].compact.uniq.join("–")
+    [MattersView::NAMES.fetch(matter.name), (labels unless labels.empty?)].compact.join(", pages ")
+  end
+
+  # What stands in a field of the form.
+  def head_value(kind, side)
+    sent = params[:"#{kind}_#{side}"] and return sent
+    (running_line(chosen_matter, kind, head_way) || NOTHING_SAID)[side].to_s
+  end
+
+  # The edit that the form asks for: heads and feet that are others now. Raises Refused.
+  def heads_edit
+    return Norvel::Edits::JoinRunning.new("even") if params[:join] == "even"
+    return Norvel::Edits::JoinRunning.new("first", chosen_matter.sections.first) if params[:join] == "first"
+    lines = KINDS.keys.to_h { |kind| [kind, sent_line(kind)] }.reject { |kind, line| said_already?(kind, line) }
+    raise Norvel::Refused, "Head and foot say that already." if lines.empty?
+    Norvel::Edits::SetRunning.new(chosen_matter.sections, lines, which: head_way)
+  end
+
+  # The first sheets of the matter as they are and as they would be: [[before, after], …]
+  def headed_pairs
+    sheets = pages.sheets.select { |sheet| chosen_matter.sections.include?(sheet.section) && !sheet.blank }
+    pairs = sheets.first(3).map { |sheet| [sheet, @after.pages.sheets[sheet.page - 1]] }
+    pairs.select(&:last)
+  end
+
+  BESIDE = 34 # points of the text that are seen beside a head or foot
+
+  # The head and the foot of a sheet as boxes to be seen in: {"head" => "0 0 595 106", …}
+  def strip_boxes(sheet, whose)
+    section = whose.sections[sheet.section - 1] || whose.sections.last
+    top, bottom = sheet.frame.top + BESIDE, section.height - sheet.frame.bottom + BESIDE
+    {"head" => "0 0 #{fine(section.width)} #{fine(top)}",
+     "foot" => "0 #{fine(section.height - bottom)} #{fine(section.width)} #{fine(bottom)}"}
+  end
+
+  private
+
+  def sent_line(kind)
+    Norvel::RunningLine.new(**SIDES.to_h { |side| [side.to_sym, params[:"#{kind}_#{side}"].to_s[0, 300].strip] })
+  end
+
+  # Is it what such pages show? What is set otherwise stays unless words are typed for it.
+  def said_already?(kind, line)
+    was = running_line(chosen_matter, kind, head_way)
+    was ? was == line && way_set?(chosen_matter, head_way) : line.blank?
+  end
+end
