@@ -82,7 +82,7 @@ module HeadsView
     pairs.select(&:last)
   end
 
-  BESIDE = 34 # points of the text that are seen beside a head or foot
+  BESIDE = 26 # points of the text that are seen beside a head or foot
 
   # The head and the foot of a sheet as boxes to be seen in: {"head" => "0 0 595 106", …}
   def strip_boxes(sheet, whose)

@@ -42,6 +42,11 @@ module Norvel
       set_matters: ->(_, _, matters) {
         Edits::SetMatters.new(matters.map { |one| Edits::SetMatters::Matter.new(**one) })
       },
+      set_running: ->(_, _, sections, ways) {
+        Edits::Several.new(ways.map { |which, lines|
+          Edits::SetRunning.new(sections, lines.transform_values { |line| RunningLine.new(**line) }, which:)
+        })
+      },
       refresh_contents: ->(_, _, number) { Edits::RefreshContents.new(number) },
       begin_on_page: ->(list, _) { Edits::BeginOnPage.new(Mend.ids(list)) },
       move_caption: ->(list, _, way) { Edits::MoveParagraphs.new(Mend.ids(list), way) },

@@ -57,7 +57,9 @@ module Norvel
 
       # A line for a stretch of sections; the one after it goes on showing what it shows.
       def set(numbers, kind, which, line)
-        like = story(shown_id(numbers.first, kind, which)) || story(shown_id(numbers.first, kind, "default"))
+        like = [[kind, which], [kind, "default"], [(KINDS - [kind]).first, "default"]].filter_map { |one, way|
+          story(shown_id(numbers.first, one, way))
+        }.first
         unlink(numbers.last + 1, kind, which)
         made = add(numbers.first, kind, which, line, like)
         numbers.each do |number|

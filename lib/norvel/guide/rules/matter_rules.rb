@@ -40,7 +40,29 @@ module Norvel
         end
 
         def judged(matter, sheets)
-          [label(matter, sheets), restart(matter, sheets.first), shown(matter, sheets), place(matter, sheets)]
+          [label(matter, sheets), typed(matter, sheets), restart(matter, sheets.first), shown(matter, sheets),
+            place(matter, sheets)]
+        end
+
+        # A number that was typed at head or foot, the same on every page.
+        def typed(matter, sheets)
+          return unless matter["label"]
+          sections = sections_of(sheets)
+          ways = LabelPlace.new(@document, sections).typed
+          return if ways.empty?
+          found("label", sheets.first, asked: FORMS[matter["label"]], found: "a number that was typed",
+            message: "Pages of the #{matter["matter"]} matter all show the same number, which was typed",
+            mend: to_running(ways, sections, "Let every page show its own number", safe: true))
+        end
+
+        def sections_of(sheets)
+          sheets.map(&:section).uniq
+        end
+
+        def to_running(ways, sections, label, safe:)
+          plain = ways.transform_values { |lines| lines.transform_values(&:to_h) }
+          Mend.new(name: "set_running", label:, safe:, steps: [[:set_running, sections, plain]],
+            why: (safe ? nil : "it changes what stands at head and foot: look at the pages first"))
         end
 
         def label(matter, sheets)
@@ -70,7 +92,9 @@ module Norvel
           shown = sheets.drop(matter.fetch("shown_from", 1) - 1).reject(&:blank)
           odd = shown.find { |sheet| label_on(sheet) != asked } or return
           seen = label_on(odd) || "nowhere"
-          found("place", odd, asked: words(asked), found: words(seen), mend: nil,
+          ways = LabelPlace.new(@document, sections_of(sheets)).lines(asked)
+          mend = to_running(ways, sections_of(sheets), "Put it at the #{words(asked)}", safe: false) if ways&.any?
+          found("place", odd, asked: words(asked), found: words(seen), mend:,
             message: "The label of page #{odd.label} does not stand at the #{words(asked)}")
         end
 
@@ -85,6 +109,7 @@ module Norvel
         end
 
         def place_in(story)
+          line = RunningLine.read(story, @document) and return LabelPlace.of(line, story.kind)
           paragraph = story.paragraphs.find { |one|
             Layout::FieldValues.in(one).any? { |field| field.does == "page" }
           } or return
