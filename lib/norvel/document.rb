@@ -132,6 +132,11 @@ module Norvel
       own = telling&.head(kind, which) and stories.find { |story| story.kind == kind && story.id == own }
     end
 
+    # The same without heads and feet, for proofs about the rest.
+    def without_heads
+      with(stories: stories.reject(&:head?))
+    end
+
     def next_id
       (paragraphs.map(&:id).max || 0) + 1
     end

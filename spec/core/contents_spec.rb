@@ -92,6 +92,26 @@ RSpec.describe Norvel::ContentsLists do
     end
   end
 
+  %i[docx odt].each do |kind|
+    it "leads from every entry to its heading, in .#{kind}: each link names a place that is there" do
+      again = reread(listed(kind))
+      entries = described_class.in(again).first.paragraphs(again)
+      targets = entries.map { |entry| entry.runs.flat_map(&:within).grep(Norvel::Document::Link).map(&:bookmark).uniq }
+      places = again.paragraphs.flat_map { |one| one.anchors.map { |anchor| [anchor.object.name, one.text] if anchor.object.is_a?(Norvel::Document::Bookmark) } }.compact.to_h
+      expect(targets.map(&:size).uniq).to eq [1]
+      expect(targets.flatten.map { |name| places[name] }).to eq entries.map { |entry| described_class.said(entry).first }
+    end
+  end
+
+  it "keeps the links and fields of entries that say something else now" do
+    list = listed(:docx)
+    heading = list.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && list.look(one)[:outline_level] == 1 }
+    fresh = Norvel::Edits::RefreshContents.new(0).apply(retyped(list, heading.id, "CHAPTER 2. ANOTHER NAME")).after
+    entry = described_class.in(fresh).first.paragraphs(fresh).find { |one| one.text.include?("ANOTHER NAME") }
+    expect(entry.runs.map { |run| run.within.map { |one| one.class.name[/\w+\z/] } }).to eq [["Link"], ["Link"], %w[Link Field]]
+    expect(lines(reread(fresh))).to eq should(fresh)
+  end
+
   # Source: python3-docx of Debian 12: the text of each entry in the file, line by line.
   it "is what python-docx reads, line by line as on the sheets" do
     document = listed(:docx)
@@ -99,7 +119,9 @@ RSpec.describe Norvel::ContentsLists do
     File.binwrite(path, written(document))
     out, err, status = Open3.capture3("/usr/bin/python3", "-c", <<~PYTHON, path)
       import docx, sys, json
-      print(json.dumps([p.text for p in docx.Document(sys.argv[1]).paragraphs if p.style.name.lower().startswith("toc ") and p.style.name[-1].isdigit()]))
+      def words(p):
+        return "".join(t.text if t.tag.endswith("}t") else "\\t" for t in p._p.iter() if t.tag.endswith("}t") or (t.tag.endswith("}tab") and t.getparent().tag.endswith("}r")))
+      print(json.dumps([words(p) for p in docx.Document(sys.argv[1]).paragraphs if p.style.name.lower().startswith("toc ") and p.style.name[-1].isdigit()]))
     PYTHON
     expect(status).to be_success, err
     expect(JSON.parse(out)).to eq should(document).map { |text, label| "#{text}\t#{label}" }
@@ -176,7 +198,8 @@ RSpec.describe Norvel::ContentsLists do
       expect(found(document).map(&:rule)).to eq ["contents.missing"]
       expect(found(listed(:docx)).map(&:rule)).to eq []
       expect(found(listed(:docx, levels: 1)).map { |one| [one.rule, one.found] }).to eq [["contents.levels", "levels 1 to 1"]]
-      stale = retyped(listed(:docx), listed(:docx).paragraphs.find { |one| one.text.start_with?("CHAPTER 2") }.id, "CHAPTER 2. ANOTHER NAME")
+      list = listed(:docx)
+      stale = retyped(list, list.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && list.look(one)[:outline_level] == 1 }.id, "CHAPTER 2. ANOTHER NAME")
       finding = found(stale).first
       expect([finding.rule, finding.message, finding.mend.safe]).to eq ["contents.stale", "An entry is wrong in the contents list", false]
       expect(found(finding.mend.edit([finding], guide).apply(stale).after)).to eq []

@@ -30,8 +30,8 @@ module Norvel
 
       def json(plan)
         told = {mended: plan.mended, left: plan.left, words_unchanged: plan.words_unchanged?,
-                text_digest_before: "sha256:#{plan.before.seal.words}",
-                text_digest_after: "sha256:#{plan.after.seal.words}", whitespace_removed: plan.white_space_removed}
+                text_digest_before: "sha256:#{plan.seals.first.words}",
+                text_digest_after: "sha256:#{plan.seals.last.words}", whitespace_removed: plan.white_space_removed}
         told[:plan] = plan.parts.reject(&:off).map { |part| part(part) } if @options[:dry]
         @out.puts JSON.generate(told)
       end

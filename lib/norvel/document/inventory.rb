@@ -34,13 +34,17 @@ module Norvel
       private
 
       def count(paragraph)
-        last = nil
+        last = []
+        left = paragraph.anchors.dup
+        length = 0
         paragraph.runs.each do |run|
+          add(left.shift.object) while left.any? && left.first.place <= length
           run.objects.each { |object| add(object) }
-          (run.within - (last || [])).each { |span| add(span) }
+          (run.within - last).each { |span| add(span) }
           last = run.within
+          length += run.text.size
         end
-        paragraph.anchors.each { |anchor| add(anchor.object) }
+        left.each { |anchor| add(anchor.object) }
       end
 
       def add(object)

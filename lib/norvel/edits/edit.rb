@@ -5,8 +5,8 @@ module Norvel
     # A change to a document that can be looked at first, made, and taken back. A subclass answers
     #   change(document)   the document as it would be, the same for the same document; raises Refused
     #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
-    # and, where it may, removes_white_space?, changes_text? or changes_objects?; details(document) where it does many
-    # things.
+    # and, where it may, removes_white_space?, changes_text?, changes_heads?, changes_objects? or kinds_changed;
+    # details(document) where it does many things.
     class Edit
       # Makes the change under the seal. Raises Refused, BrokenSeal.
       def apply(document)
@@ -40,11 +40,22 @@ module Norvel
         false
       end
 
+      # May words of running heads and feet change? Those of the text are proven the same without them.
+      def changes_heads?(_document)
+        false
+      end
+
+      # Kinds of objects that may change alone: [:field] for numbers that are computed from now on.
+      def kinds_changed(_document)
+        []
+      end
+
       private
 
       # Words whose letters a person types anew may leave a link.
       def check_seal(before, after)
-        lost = lost_words(before.seal, after.seal) || lost_objects(before.seal, after.seal)
+        seals = [before, after].map { |one| (changes_heads?(before) ? one.without_heads : one).seal }
+        lost = lost_words(*seals) || lost_objects(*seals, kinds_changed(before))
         raise BrokenSeal, "“#{title(before)}” would have changed #{lost}, so it was not done." if lost
       end
 
@@ -54,8 +65,8 @@ module Norvel
         "words" unless kept
       end
 
-      def lost_objects(before, after)
-        return if changes_objects? || before.same_objects?(after, but: changes_text? ? [:link] : [])
+      def lost_objects(before, after, changed)
+        return if changes_objects? || before.same_objects?(after, but: changes_text? ? [:link, *changed] : changed)
         before.kind_lost_in(after)
       end
 

@@ -35,6 +35,14 @@ module Norvel
       def changes_objects?
         @edits.any?(&:changes_objects?)
       end
+
+      def changes_heads?(document)
+        @edits.any? { |edit| edit.changes_heads?(document) }
+      end
+
+      def kinds_changed(document)
+        @edits.flat_map { |edit| edit.kinds_changed(document) }.uniq
+      end
     end
   end
 end

@@ -73,8 +73,24 @@ module Norvel
         "#<Plan #{guide.name}: #{done.size} parts>"
       end
 
+      # The edits that it is made of, in order.
+      def all_edits
+        done.flat_map(&:edits)
+      end
+
+      # Does it say anew what stands at head and foot?
+      def changes_heads?
+        all_edits.any? { |edit| edit.changes_heads?(before) }
+      end
+
       def words_unchanged?
-        before.seal.same_words?(after.seal)
+        seals.first.same_words?(seals.last)
+      end
+
+      # Seals of the documents before and after: of the text and all beside it, without heads and feet where it says
+      # these anew.
+      def seals
+        @seals ||= [before, after].map { |one| (changes_heads? ? one.without_heads : one).seal }
       end
 
       # What white space went.

@@ -30,6 +30,14 @@ module Norvel
         true
       end
 
+      def changes_heads?(document)
+        plan(document).changes_heads?
+      end
+
+      def kinds_changed(document)
+        plan(document).all_edits.flat_map { |edit| edit.kinds_changed(document) }.uniq
+      end
+
       # Worked out once for a document, since the change, its details and the page that shows it come from it.
       def plan(document)
         return @plan if @plan&.before.equal?(document)

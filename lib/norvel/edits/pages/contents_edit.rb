@@ -34,14 +34,20 @@ module Norvel
         raise Refused, error.message
       end
 
-      # The runs of an entry.
-      def entry_runs(wanted, labels)
-        [Document::Run.new("#{wanted.text}\t#{labels[wanted.paragraph.id]}", nil, NOTHING)].freeze
+      # The runs of an entry: its words lead to the place that it is about, its label is that of its page.
+      def entry_runs(wanted, labels, place, format)
+        link = Document::Link.new(bookmark: place)
+        label = labels[wanted.paragraph.id].to_s
+        page = Document::Field.new(id: 1, does: "page_reference", instruction: "PAGEREF #{place} \\h", cached: label)
+        [[wanted.text, [link]], ["\t", [link]], [label, (format == "docx") ? [link, page] : [link]]]
+          .reject { |text, _| text.empty? }
+          .map { |text, within| Document::Run.new(text, nil, NOTHING, nil, nil, within.freeze) }.freeze
       end
 
-      # The style of entries of a level, made where there is none: its right edge is where labels stand.
-      def with_entry_style(document, level, measure)
-        name = styled_name(document, "TOC #{level}")
+      # The style of entries of a level, made where there is none: its right edge is where labels stand. captions: are
+      # they those of a list of captions?
+      def with_entry_style(document, level, measure, captions: false)
+        name = styled_name(document, captions ? "Table of Figures" : "TOC #{level}")
         return [document, document.sheet.called(name).id] if document.sheet.called(name)
         made = DefineStyle.new(name, values: {
           indent_left: (level - 1) * 14.0, first_line: 0.0, space_before: 0.0, space_after: 3.0, align: "left",

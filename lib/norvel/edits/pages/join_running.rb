@@ -24,11 +24,7 @@ module Norvel
         "The first page of section #{@section} has the head and foot of the others"
       end
 
-      def changes_text?
-        true
-      end
-
-      def changes_objects?
+      def changes_heads?(_document)
         true
       end
     end

@@ -5,10 +5,12 @@ module Norvel
     # Puts a contents list in before a paragraph: the format's own field with the entries that it shows now. A page
     # begins after it where one began before it.
     class PutInContents < ContentsEdit
-      # before: id of a paragraph; levels: 1 to so many; heading: the words over it, or nil
-      def initialize(before, levels: 3, heading: nil)
+      # before: id of a paragraph; levels: 1 to so many; captions: the sequence whose captions it lists, nil for
+      # headings; heading: the words over it, or nil
+      def initialize(before, levels: 3, captions: nil, heading: nil)
         @before = before
         @levels = levels
+        @captions = captions
         @heading = heading.to_s.strip
       end
 
@@ -22,19 +24,20 @@ module Norvel
       end
 
       def title(_document)
-        "Put in a contents list"
+        "Put in a #{@captions ? "list of #{@captions.downcase}s" : "contents list"}"
       end
 
       private
 
       def refuse_empty
         return if @wanted.any?
+        raise Refused, "No caption counts as #{@captions} yet: let captions be counted first." if @captions
         raise Refused, "Nothing is marked as a heading of these levels yet: put headings in their styles first."
       end
 
       def field
         @field ||= Document::Field.new(id: 900_000, does: "contents", cached: "",
-          instruction: %(TOC \\o "1-#{@levels}" \\h \\z \\u))
+          instruction: @captions ? %(TOC \\h \\z \\c "#{@captions}") : %(TOC \\o "1-#{@levels}" \\h \\z \\u))
       end
 
       def with_list(document, following, labels)
@@ -42,11 +45,13 @@ module Norvel
         styles = {}
         measure = document.sections[place.section - 1].measure
         made = @wanted.map(&:level).uniq.inject(document) do |now, level|
-          now, styles[level] = with_entry_style(now, level, measure)
+          now, styles[level] = with_entry_style(now, level, measure, captions: !@captions.nil?)
           now
         end
         made = with_heading_style(made) unless @heading.empty?
-        paragraphs = entries(made, place, styles, labels)
+        places = Places.new(made)
+        paragraphs = entries(made, place, styles, labels, places)
+        made = places.document
         made.with(paragraphs: made.paragraphs.dup.insert(place.at, *paragraphs).freeze)
       end
 
@@ -70,10 +75,11 @@ module Norvel
         Place.new(at - 1, before.section, true, false)
       end
 
-      def entries(document, place, styles, labels)
+      def entries(document, place, styles, labels, places)
         id = document.next_id
         list = @wanted.each_with_index.map do |one, n|
-          entry(id + n, place.section, styles[one.level], entry_runs(one, labels))
+          runs = entry_runs(one, labels, places.name(document.paragraph(one.paragraph.id)), document.format)
+          entry(id + n, place.section, styles[one.level], runs)
         end
         list[0] = list[0].with(anchors: [Document::Anchor.new(0, field)].freeze)
         ending = Document::Anchor.new(list[-1].raw_text.size, Document::FieldPart.new(role: "end"))

@@ -31,11 +31,13 @@ module Norvel
 
       def refreshed(document, labels)
         @next = document.next_id
+        @format = document.format
         rows = ContentsLists.new(document).compared(list(document))
         styles = styles_of(rows)
         measure = document.section_of(list(document).paragraphs(document).first).measure
         (rows.filter_map { |row| row.wanted&.level }.uniq - styles.keys).each do |level|
-          document, styles[level] = with_entry_style(document, level, measure)
+          document, styles[level] = with_entry_style(document, level, measure,
+            captions: !list(document).captions.nil?)
         end
         placed(document, rows, styles, labels)
       end
@@ -48,15 +50,18 @@ module Norvel
 
       # The list's paragraphs with their rows put right.
       def placed(document, rows, styles, labels)
+        @places = Places.new(document)
         own = list(document)
         inside = own.paragraphs(document)
         blanks = inside.select { |one| one.text.strip.empty? }
         first, last = inside.first, inside.last
         rows = bounded(rows.select(&:wanted), first, last, blanks)
         entries = rows.map { |row| entry(row, first, styles, labels) }
-        ending = (blanks.include?(last) || rows.any? { |row| row.entry.equal?(last) }) ? [] : [emptied(last)]
+        stays = blanks.include?(last) || rows.any? { |row| row.entry.equal?(last) }
+        ending = stays ? [] : [EntryWords.new(last).emptied]
         leading, trailing = blanks.partition { |one| one.equal?(first) }
         now = leading + entries + ending + trailing
+        document = @places.document
         document.with(paragraphs: (document.paragraphs.first(own.first) + now +
           document.paragraphs.drop(own.last + 1)).freeze)
       end
@@ -77,60 +82,21 @@ module Norvel
         rows
       end
 
-      # What is left of an entry that goes and that the field begins or ends in.
-      def emptied(paragraph)
-        paragraph.with(runs: filled(paragraph.runs.map { |run| run.with(text: run.text.gsub(LETTERS, "")) }))
-      end
-
       def entry(row, like, styles, labels)
-        label = labels[row.wanted.paragraph.id]
+        label = labels[row.wanted.paragraph.id].to_s
         return added(row, like, styles[row.wanted.level], labels) if row.entry.nil?
         said, page = ContentsLists.said(row.entry)
-        return row.entry if said == row.wanted.text && page == label
-        (said == row.wanted.text) ? relabelled(row.entry, label) : retold(row.entry, "#{row.wanted.text}\t#{label}")
+        words = (row.wanted.text unless said == row.wanted.text)
+        return row.entry if words.nil? && page == label
+        EntryWords.new(row.entry).put(words, (label unless page == label))
       end
 
       def added(row, like, style, labels)
         id = @next
         @next += 1
-        Document::Paragraph.new(id, like.part, like.section, style, NOTHING, NOTHING,
-          entry_runs(row.wanted, labels), nil, nil, nil, like.container)
-      end
-
-      LETTERS = /[^\uFFF9]+/ # what is no sign of a field
-
-      # Only the words after the last tab are others.
-      def relabelled(paragraph, label)
-        at = paragraph.runs.rindex { |run| run.text.include?("\t") }
-        return retold(paragraph, paragraph_text(paragraph, label)) unless at
-        heads = paragraph.runs.each_with_index.map { |run, place| (place == at) ? run.text[/\A.*\t/m] : "" }
-        place = (at...paragraph.runs.size).find { |n| paragraph.runs[n].text[heads[n].size..].match?(LETTERS) } || at
-        runs = paragraph.runs.each_with_index.map do |run, n|
-          (n < at) ? run : with_label(run, heads[n], (label if n == place))
-        end
-        paragraph.with(runs: filled(runs))
-      end
-
-      def with_label(run, head, label)
-        rest = run.text[head.size..]
-        return run.with(text: head + rest.gsub(LETTERS, "")) unless label
-        rest = rest.match?(LETTERS) ? rest.sub(LETTERS, "\uFFF8").gsub(/[^\uFFF8\uFFF9]/, "") : "#{rest}\uFFF8"
-        text = head + rest.sub("\uFFF8", label)
-        (text == run.text) ? run : run.with(text:)
-      end
-
-      def paragraph_text(paragraph, label)
-        "#{ContentsLists.said(paragraph).first}\t#{label}"
-      end
-
-      # All its words are others: they stand in its first run that has some.
-      def retold(paragraph, text)
-        at = paragraph.runs.index { |run| run.text.match?(LETTERS) } || 0
-        runs = paragraph.runs.each_with_index.map do |run, place|
-          signs = run.text.gsub(LETTERS, "")
-          run.with(text: (place == at) ? signs + text : signs)
-        end
-        paragraph.with(runs: filled(runs))
+        runs = entry_runs(row.wanted, labels, @places.name(row.wanted.paragraph), @format)
+        Document::Paragraph.new(id, like.part, like.section, style, NOTHING, NOTHING, runs, nil, nil, nil,
+          like.container)
       end
     end
   end

@@ -34,11 +34,7 @@ module Norvel
         "#{said.join("; ")}, in #{count(@sections.size, "section")}"
       end
 
-      def changes_text?
-        true
-      end
-
-      def changes_objects?
+      def changes_heads?(_document)
         true
       end
 

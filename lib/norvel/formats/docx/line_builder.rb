@@ -39,6 +39,21 @@ module Norvel
           anchors.each { |one| anchor(node, one.object) }
         end
 
+        # The element for a link or field that words stand in.
+        def element(value)
+          case value
+          when Document::Link then link(value)
+          when Document::Field then field(value)
+          end
+        end
+
+        # Puts the edge of a place at the end of a paragraph's element.
+        def bookmark(node, object)
+          id, name = @builder.bookmark(object)
+          return node.add_child(@part.create("bookmarkEnd", "id" => id)) if object.edge == "end"
+          node.add_child(@part.create("bookmarkStart", "id" => id, "name" => name))
+        end
+
         private
 
         # Letters between which something stands are told in parts.
@@ -106,13 +121,6 @@ module Norvel
           end
         end
 
-        def element(value)
-          case value
-          when Document::Link then link(value)
-          when Document::Field then field(value)
-          end
-        end
-
         def link(link)
           return @part.create("hyperlink", "anchor" => link.bookmark) unless link.address
           node = @part.create("hyperlink")
@@ -141,12 +149,6 @@ module Norvel
           when Document::FieldPart then sign(node, "end") if object.role == "end"
           when Document::Equation then equation(node, object)
           end
-        end
-
-        def bookmark(node, object)
-          id, name = @builder.bookmark(object)
-          return node.add_child(@part.create("bookmarkEnd", "id" => id)) if object.edge == "end"
-          node.add_child(@part.create("bookmarkStart", "id" => id, "name" => name))
         end
 
         # A field that spans paragraphs.

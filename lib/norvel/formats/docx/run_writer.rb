@@ -15,7 +15,7 @@ module Norvel
           @nodes = nodes
         end
 
-        # +paragraph+: the element; +now+: the model's runs.
+        # +paragraph+: the element; +now+: the model's runs. Returns the elements of these, in order.
         def write(paragraph, now)
           return restyle(now) if same_text?(now)
           pieces = now.group_by(&:source)
@@ -34,7 +34,9 @@ module Norvel
         end
 
         def restyle(now)
-          now.zip(@was) { |new, old| format(@nodes[old.source], old, new) unless new.equal?(old) }
+          now.zip(@was).map do |new, old|
+            @nodes[old.source].tap { |node| format(node, old, new) unless new.equal?(old) }
+          end
         end
 
         def format(node, old, new)

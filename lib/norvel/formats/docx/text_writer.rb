@@ -44,9 +44,43 @@ module Norvel
 
         private
 
-        # New paragraphs may hold fields.
+        # New paragraphs may hold fields, links and places.
         def lines
-          @lines ||= LineBuilder.new(@part, nil, Carried.new)
+          @lines ||= LineBuilder.new(@part, PlaceNames.new, Carried.new)
+        end
+
+        # Places of a patched document are new, and have ids and names that no other has.
+        class PlaceNames
+          def initialize
+            @names = {}
+          end
+
+          def bookmark(object)
+            [object.id, @names[object.id] ||= object.name]
+          end
+        end
+
+        # Words that stand in a field or link now, and did not: the element for it goes around them.
+        def enclose(was, now, elements)
+          fresh = now.zip(elements).map { |run, node| [run.within - (run.source ? was[run.source].within : []), node] }
+          fresh.chunk_while { |(one, _), (other, _)| one == other }.each do |group|
+            group.first.first.reverse_each do |span|
+              holder = lines.element(span) or next
+              group.first.last.add_previous_sibling(holder)
+              group.each { |_, node| holder.add_child(node) }
+              group = [[nil, holder]]
+            end
+          end
+        end
+
+        # Places that begin or end at the edges of a paragraph, where they were not.
+        def places(node, was, now)
+          (@fresh ||= FreshPlaces.new(@original)).of(was, now).each do |mark|
+            next lines.bookmark(node, mark) if mark.edge == "end"
+            made = lines.bookmark(node, mark)
+            properties = @part.child(node, "pPr")
+            properties ? properties.add_next_sibling(made) : node.prepend_child(made)
+          end
         end
 
         def made(paragraph)
@@ -57,7 +91,11 @@ module Norvel
           properties(node, was, now)
           nodes = was ? @nodes.runs[was.source] : []
           return lines.fill(node, now, nil) if was.nil? && !now.plain?
-          RunWriter.new(@part, was ? was.runs : [], nodes).write(node, now.runs) unless was && was.runs == now.runs
+          unless was && was.runs == now.runs
+            elements = RunWriter.new(@part, was ? was.runs : [], nodes).write(node, now.runs)
+            enclose(was ? was.runs : [], now.runs, elements)
+          end
+          places(node, was, now) if was && !was.anchors.equal?(now.anchors)
           twin = twin(node) if now.part == :textbox
           mirror(twin, was, now) if twin
         end

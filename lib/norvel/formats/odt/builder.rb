@@ -31,7 +31,7 @@ module Norvel
           @masters = MasterBuilder.new(self).build
           body = @package.text
           BodyBuilder.new(self, @package.content).fill(body, document.blocks)
-          sequences(body)
+          SequenceNames.declare(body, @package.content)
           information
           gaps
           @flat ? flat : packed
@@ -142,18 +142,6 @@ module Norvel
           end
           return if both.zero?
           @report.approximate("spaces between paragraphs", "the sum of two, not the larger", count: both)
-        end
-
-        # Captions count by names that are declared before the text.
-        def sequences(body)
-          part = @package.content
-          names = body.xpath(".//*[local-name()='sequence']").map { |node| part.attr(node, "text:name") }.uniq
-          return if names.empty?
-          holder = body.prepend_child(part.create("text:sequence-decls"))
-          names.each do |name|
-            holder.add_child(part.create("text:sequence-decl", "text:display-outline-level" => "0",
-              "text:name" => name))
-          end
         end
 
         def information

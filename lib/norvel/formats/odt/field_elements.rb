@@ -44,7 +44,8 @@ module Norvel
         end
 
         def sequence(field, name, part)
-          part.create("text:sequence", "text:name" => name, "text:formula" => "#{name}+1",
+          anew = field.instruction[/\\r\s*(\d+)/i, 1]
+          part.create("text:sequence", "text:name" => name, "text:formula" => anew || "#{name}+1",
             "style:num-format" => format(field) || "1")
         end
 

@@ -38,11 +38,18 @@ module Norvel
         #   instruction(<text:page-number/>, part) # => "PAGE"
         def instruction(node, part)
           case node.name
-          when "sequence" then "SEQ #{quoted(part.attr(node, "text:name"))} \\* #{format(node, part) || "ARABIC"}"
+          when "sequence" then sequence(node, part)
           when "chapter" then "STYLEREF #{(part.attr(node, "text:outline-level") || 1).to_i}"
           when *REFERRING then reference(node, part)
           else [PLAIN[node.name], format(node, part)&.then { |word| "\\* #{word}" }].compact.join(" ")
           end
+        end
+
+        # A formula that is a number lets the sequence begin anew with it.
+        def sequence(node, part)
+          anew = part.attr(node, "text:formula").to_s[/\A(?:\w+:)?\s*(\d+)\s*\z/, 1]
+          ["SEQ #{quoted(part.attr(node, "text:name"))} \\* #{format(node, part) || "ARABIC"}",
+            ("\\r #{anew}" if anew)].compact.join(" ")
         end
 
         # The instruction of a contents list or list of captions.

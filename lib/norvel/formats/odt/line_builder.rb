@@ -18,6 +18,7 @@ module Norvel
           @report = report
           @open = [] # complex fields: [Field, its element or nil, is its result read?]
           @bookmarks = {}
+          @around = {}
         end
 
         # span: ->(run) { the name of a style for its letters }; place: the paragraph's number, for the report
@@ -37,6 +38,18 @@ module Norvel
             end
           end
           found + anchors.filter_map { |anchor| anchor(anchor.object) }
+        end
+
+        # The element for a link or field that words stand in: one for all words in a row.
+        def element(value)
+          return unless SPANNED.key?(value.class)
+          @around.key?(value) ? @around[value] : @around[value] = made(value)
+        end
+
+        # A bookmark's end has no name of its own in every format.
+        def bookmark(object)
+          name = @bookmarks[object.id] ||= object.name
+          @part.create("text:bookmark-#{object.edge}", "text:name" => name) if name
         end
 
         private
@@ -66,12 +79,6 @@ module Norvel
           elements = run.within.filter_map { |value| element(value) } + @open.filter_map { |_, made, _| made }
           links, fields = elements.partition { |node| node.name == "a" }
           links.first(1) + [(LineWriter::Span.new(style) if style)].compact + fields.first(1)
-        end
-
-        # The element for a link or field that words stand in: one for all words in a row.
-        def element(value)
-          return unless SPANNED.key?(value.class)
-          @around.key?(value) ? @around[value] : @around[value] = made(value)
         end
 
         def made(value)
@@ -131,12 +138,6 @@ module Norvel
           when Document::Unknown then @builder.element(object, @part, @place)
           end
           node && Token.new(nil, node, [])
-        end
-
-        # A bookmark's end has no name of its own in every format.
-        def bookmark(object)
-          name = @bookmarks[object.id] ||= object.name
-          @part.create("text:bookmark-#{object.edge}", "text:name" => name) if name
         end
       end
     end

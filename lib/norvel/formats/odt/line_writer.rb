@@ -19,10 +19,12 @@ module Norvel
         CONTROL = /[\x00-\x08\x0b\x0c\x0e-\x1f]/
         MADE = {"\t" => "text:tab", "\n" => "text:line-break"}.freeze
 
-        # +span+: ->(run) { the name of a style for its letters, nil for none }
-        def initialize(part, span)
+        # +span+: ->(run) { the name of a style for its letters, nil for none }; holders: ->(run) { elements of links
+        # and fields that its letters stand in now and did not }
+        def initialize(part, span, holders = ->(_) { [] })
           @part = part
           @span = span
+          @holders = holders
         end
 
         # +was+: the runs as they came with their pieces ([] for a new paragraph); the block says whether the spans of a
@@ -87,7 +89,7 @@ module Norvel
         def respanned(around, run)
           style = @span.call(run)
           holders = around.reject { |node| node.name == "span" }
-          outer, inner = holders.partition { |node| !Fields.field?(node.name) }
+          outer, inner = (holders + @holders.call(run)).partition { |node| !Fields.field?(node.name) }
           (outer + [(Span.new(style) if style)].compact + inner).freeze
         end
 

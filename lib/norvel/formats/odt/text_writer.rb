@@ -23,6 +23,7 @@ module Norvel
         # was, now: Document or Story. Returns whether anything was changed.
         def write(was, now)
           return false if now.paragraphs.equal?(was.paragraphs) && !@writer.restyled?
+          @fresh = FreshPlaces.new(was)
           changed = false
           previous = nil
           places = {}
@@ -80,6 +81,7 @@ module Norvel
             before == now.mark && !@writer.moved_stops?(was, now)
           @writer.dress(node, was, now, before, letters) unless same
           runs(node, was, now, before, letters) unless was && was.runs == now.runs && before == letters
+          places(node, was, now) if was && !was.anchors.equal?(now.anchors)
           true
         end
 
@@ -102,11 +104,25 @@ module Norvel
         def runs(node, was, now, before, letters)
           came = was ? was.runs : []
           span = ->(run) { @writer.span(run, letters) }
-          writer = LineWriter.new(@part, span)
+          writer = LineWriter.new(@part, span, ->(run) { fresh(run, came) })
           return writer.fill(node, lines.tokens(now, nil, span)) if was.nil? && !now.plain?
           writer.write(node, came, was ? @nodes.pieces[was.source] : [], now.runs) do |run|
             old = run.source && came[run.source]
-            old && before == letters && old.style_id == run.style_id && old.direct == run.direct
+            old && before == letters && old.style_id == run.style_id && old.direct == run.direct &&
+              old.within == run.within
+          end
+        end
+
+        # The elements of what words stand in now and did not.
+        def fresh(run, came)
+          (run.within - (run.source ? came[run.source].within : [])).filter_map { |one| lines.element(one) }
+        end
+
+        # Places that begin or end at the edges of a paragraph, where they were not.
+        def places(node, was, now)
+          @fresh.of(was, now).each do |mark|
+            made = lines.bookmark(mark) or next
+            (mark.edge == "start") ? node.prepend_child(made) : node.add_child(made)
           end
         end
 

@@ -79,6 +79,7 @@ module Norvel
 
         def texts
           text(@package.content, @reader.text, @original, @document)
+          sequences
           came = @original.stories.zip(@reader.story_texts).to_h { |story, read| [story.key, [story, *read]] }
           @document.stories.each do |now|
             was, part, reader = came[now.key]
@@ -105,6 +106,10 @@ module Norvel
           nodes = TextReader::Nodes.new([], [], {nil => holder})
           text_writer(part, nodes).write(story.with(paragraphs: [].freeze), story)
           holder
+        end
+
+        def sequences
+          touch(@package.content) if SequenceNames.declare(@package.text, @package.content)
         end
 
         # The automatic styles of each part.

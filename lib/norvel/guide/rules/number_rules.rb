@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    module Rules
+      # captions.number: numbers of captions are counted by sequences, are those that the sequences say, and what names
+      # them names ones that are there. Any guide that speaks of captions asks for it.
+      class NumberRules < Family
+        RULES = [Rule.new(name: "captions.number", goes_by: :document, stage: :document)].freeze
+        WAYS = {"by_chapter" => "by chapter", "through" => "through the whole text"}.freeze
+        JUMPS = "a number does not follow from the one before: its sequence would begin anew with it"
+        PRINTED = "it changes numbers that are printed"
+
+        def self.asked(guide, _roles)
+          guide.captions.empty? ? [] : ["captions.number"]
+        end
+
+        def findings
+          return [] if @guide.captions.empty?
+          @captions = Captions.new(@document).list
+          typed + other_way + stale + lost
+        end
+
+        private
+
+        def typed
+          jumps = Edits::CountCaptions.jumps(@document, @captions)
+          asking = @captions.select { |one| jumps.include?(one.id) }.to_h { |one| [one.sequence, true] }
+          @captions.reject(&:counted?).map do |caption|
+            found(caption.id, message: "The number of a caption is typed", asked: "counted by a sequence",
+              found: "typed", cause: ["typed", caption.sequence], mend: count(asking[caption.sequence]))
+          end
+        end
+
+        def count(asking)
+          mend = Mend.new(name: "count_captions", label: "Let them be counted", safe: true, steps: [[:count_captions]])
+          asking ? mend.asking(JUMPS) : mend
+        end
+
+        # By chapter, or through the whole text, where a guide says which.
+        def other_way
+          asked = @guide.captions["numbered"]
+          return [] unless WAYS.key?(asked)
+          @captions.select { |one| one.chapter.nil? == (asked == "by_chapter") }.map do |caption|
+            found(caption.id, message: "A caption is not numbered #{WAYS[asked]}", asked: WAYS[asked],
+              found: caption.label, cause: ["way"])
+          end
+        end
+
+        def stale
+          kinds = ["sequence", "reference", ("page_reference" if @document.pages)].compact
+          ComputedNumbers.new(@document).stale(kinds).map do |one|
+            found(one.paragraph.id, asked: one.should, found: one.says, cause: ["stale"], mend: refresh,
+              message: "A number that is computed says “#{one.says}” and should say “#{one.should}”")
+          end
+        end
+
+        def refresh
+          Mend.new(name: "refresh_numbers", label: "Bring the numbers up to date", safe: false, why: PRINTED,
+            steps: [[:refresh_numbers]])
+        end
+
+        def lost
+          TypedReferences.new(@document).lost.map do |one|
+            found(one.paragraph, message: "The text names “#{one.words}”, and no caption has that number",
+              asked: "the number of a #{one.kind} that is there", found: one.words, cause: ["lost"])
+          end
+        end
+
+        def found(id, **told)
+          finding("captions.number", paragraph: @document.paragraph(id), cite: @guide.captions["cite"], **told)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Norvel
+  # Words of the text that name a figure or table by a number that was typed: "see Table 4".
+  class TypedReferences
+    # paragraph: id; words: "Table 4"; kind: :figure or :table; label: "4"
+    Reference = Value.define(:paragraph, :words, :kind, :label)
+
+    NAMED = /(?<![\p{L}\p{N}])(?<words>#{Captions::WORD}\.?[\s\u00A0]+(?<label>(?:[0-9]{1,3}[.–-])?[0-9]{1,3}))
+      (?![\p{N}.–-]?\p{N}|\p{L})(?<elsewhere>[\s\u00A0]+(?:of|in|from|by|von|aus|bei|de|du|des|del|di|da)\b)?/ix
+
+    def initialize(document)
+      @document = document
+      @captions = Captions.new(document).list
+    end
+
+    # Those that name none of the document's own captions, where it has captions of that kind. What names a work
+    # beside it is not meant to be here.
+    def lost
+      labels = @captions.group_by(&:kind).transform_values { |list| list.to_h { |one| [one.label, true] } }
+      return [] if labels.empty?
+      list.reject { |one| labels[one.kind].nil? || labels[one.kind][one.label] }
+    end
+
+    private
+
+    def list
+      own = @captions.to_h { |one| [one.id, true] }
+      @document.paragraphs.reject { |one| own[one.id] || one.blank? }.flat_map { |paragraph| named(paragraph) }
+    end
+
+    def named(paragraph)
+      return [] if listed[paragraph.id]
+      paragraph.text.to_enum(:scan, NAMED).filter_map do
+        match = Regexp.last_match
+        next if match[:elsewhere]
+        Reference.new(paragraph: paragraph.id, words: match[:words], kind: match[:figure] ? :figure : :table,
+          label: match[:label].tr("–-", ".."))
+      end
+    end
+
+    # Paragraphs of contents lists and of works referred to say what others are called.
+    def listed
+      @listed ||= (ContentsLists.in(@document).flat_map { |list| list.paragraphs(@document) } +
+        @document.paragraphs.select { |one| %w[contents_entry reference_entry].include?(@document.settled.role(one)) })
+        .to_h { |one| [one.id, true] }
+    end
+  end
+end
