@@ -50,6 +50,22 @@ module ContentsView
   def contents_edit
     return Norvel::Edits::RefreshContents.new(params[:number].to_i) if params[:number]
     levels = params[:levels].to_i.clamp(1, 9)
-    Norvel::Edits::PutInContents.new(params[:before].to_i, levels:, heading: params[:heading].to_s[0, 200])
+    Norvel::Edits::PutInContents.new(params[:before].to_i, levels:, captions: listed_sequence,
+      heading: params[:heading].to_s[0, 200])
+  end
+
+  # What a list can be of: {"" => "headings", "Figure" => "captions: Figure", …}
+  def contents_kinds
+    {"" => "headings", **counted_sequences.to_h { |name| [name, "captions: #{name}"] }}
+  end
+
+  # The words over a list that is put in, unless others are typed.
+  def contents_heading
+    params[:heading] || (listed_sequence ? "List of #{listed_sequence.downcase}s" : "Contents")
+  end
+
+  # The sequence whose captions are asked for, nil for headings.
+  def listed_sequence
+    counted_sequences.find { |name| name == params[:of] }
   end
 end

@@ -44,7 +44,8 @@ module Page
   end
 
   # Pages of a station that have none of their own in the row of stations.
-  UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets", plan: "findings",
+  UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
+           captions: "sheets", plan: "findings",
            plan_waiting: "findings",
            roles: "survey", templates: "styles", ledger: nil, beside: "galley"}.freeze
 

@@ -106,6 +106,22 @@ module SheetRoutes
       go_after manuscript.perform(contents_edit, version: params[:version]).title, path_to("sheets/contents")
     end
 
+    # Captions: their numbers, and what names them.
+    app.get("/manuscripts/:id/sheets/captions") do
+      redirect to(path_to("sheets")), 303 unless pages
+      station :captions
+    end
+
+    app.post("/manuscripts/:id/sheets/captions/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_edit { captions_edit }
+      station :captions
+    end
+
+    app.post("/manuscripts/:id/sheets/captions") do
+      go_after manuscript.perform(captions_edit, version: params[:version]).title, path_to("sheets/captions")
+    end
+
     app.get("/manuscripts/:id/sheets/:page") do
       redirect to(path_to("sheets")), 303 unless pages
       @sheet = chosen_sheet(params[:page])

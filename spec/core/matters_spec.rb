@@ -144,7 +144,7 @@ RSpec.describe Norvel::Edits::SetMatters do
       mended = finding.mend.edit([finding], thesis_guide).apply(document).after
       expect(check[mended, "new_page"].findings).to eq []
       expect(mended.lay_out.sheets.map(&:ended_by)).to eq %i[page_break_before end]
-      expect(check[mended, "odd_page"].findings.map { |one| [one.found, one.mend] }).to eq [["on a left page", nil]]
+      expect(check[mended, "odd_page"].findings.map { |one| [one.found, one.mend.name] }).to eq [["on a left page", "begin_chapters"]]
     end
 
     it "find a label at another place, and one that is missing" do

@@ -2,8 +2,8 @@
 
 module Norvel
   module Formats
-    # Places with names that paragraphs have got and that a story had not when it came; those that it had are moved where
-    # they stand.
+    # Places with names that paragraphs have got and that a story had not when it came; those that it had are moved
+    # where they stand.
     class FreshPlaces
       # story: Document or Story as it came
       def initialize(story)

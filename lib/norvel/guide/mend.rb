@@ -50,6 +50,8 @@ module Norvel
       refresh_contents: ->(_, _, number) { Edits::RefreshContents.new(number) },
       count_captions: ->(list, _) { Edits::CountCaptions.new(Mend.ids(list)) },
       refresh_numbers: ->(list, _) { Edits::RefreshNumbers.new(Mend.ids(list).uniq) },
+      begin_chapters: ->(_, _, ids) { Edits::BeginChapters.new(ids) },
+      mirror_margins: ->(_, _) { Edits::MirrorMargins.new(true) },
       begin_on_page: ->(list, _) { Edits::BeginOnPage.new(Mend.ids(list)) },
       move_caption: ->(list, _, way) { Edits::MoveParagraphs.new(Mend.ids(list), way) },
       keep_with_next: ->(list, _) { Edits::KeepWithNext.new(Mend.ids(list)) },

@@ -8,7 +8,7 @@ module Norvel
       PATH = File.join(FOLDER, "guide.schema.json")
       # Stated by some guides, not checked by this edition of Norvel.
       UNCHECKED = %w[
-        page.orientation headings.numbering headings.typed_numbers headings.case headings.ending_punctuation
+        headings.numbering headings.typed_numbers headings.case headings.ending_punctuation
         headings.max_level clean.typed_lists clean.unused_styles
         clean.near_misses clean.looks_per_role accessible.contrast accessible.table_header_rows accessible.heading_order
         accessible.bookmarks accessible.empty_headings

@@ -5,6 +5,8 @@ module Norvel
     # Divides the document into matters: stretches with one page numbering, each a section or more. Where a matter
     # begins within a section, a section begins there; sections that begin within a matter stay, and count on.
     class SetMatters < Edit
+      include Dividing
+
       # paragraph: id of the first of a matter; format: of its labels; start: the number of its first page, nil to count
       # on; shown_first: does its first page show its label? begins: how its first section starts
       Matter = Value.define(:paragraph, :format, :start, :shown_first, :begins, format: "decimal", shown_first: true,
@@ -35,42 +37,6 @@ module Norvel
       end
 
       private
-
-      # The document with a section that begins at this paragraph.
-      def divided(document, id)
-        at = document.text_position(id)
-        first = document.paragraphs[at]
-        before = document.paragraphs[at - 1] unless at.zero?
-        raise Refused, "A matter can't begin within a table or a box." if first.container
-        return document if before.nil? || before.section != first.section
-        raise Refused, "A matter can't begin right after a table: put a paragraph between them." if before.container
-        with_section(document, at, first.section)
-      end
-
-      def with_section(document, at, number)
-        paragraphs = document.paragraphs.each_with_index.map do |paragraph, place|
-          next ending(paragraph) if place == at - 1
-          (place >= at) ? paragraph.with(section: paragraph.section + 1) : paragraph
-        end
-        section = document.sections[number - 1]
-        added = section.with(source: nil, starts: "next_page", title_page: false, number_start: nil, heads: {}.freeze)
-        sections = document.sections.dup.insert(number, added)
-        stories = document.stories.map do |story|
-          (story.section && story.section > number) ? story.with(section: story.section + 1) : story
-        end
-        document.with(paragraphs: paragraphs.freeze, sections: sections.freeze, stories: stories.freeze)
-      end
-
-      # The last paragraph of a section needs no page break any more.
-      def ending(paragraph)
-        runs = paragraph.runs
-        if paragraph.raw_text.match?(/\f\s*\z/)
-          runs = filled(runs.map { |run|
-            run.text.include?("\f") ? run.with(text: run.text.sub(/\f(\s*)\z/, '\1')) : run
-          })
-        end
-        paragraph.with(runs:, holds: paragraph.holds || :section_break)
-      end
 
       # Each section with the numbering of the matter it belongs to.
       def labelled(document)

@@ -49,7 +49,7 @@ module Norvel
           body = following(master)
           layout = body.layout
           Document::Section.new(
-            starts: STARTS.fetch(usage(layout), "next_page"), **sheet(layout), **margins(body),
+            starts: STARTS.fetch(usage(master.layout), "next_page"), **sheet(layout), **margins(body),
             gutter: 0.0, mirrored: usage(layout) == "mirrored",
             number_format: ListReader::FORMATS.fetch(said(layout, "style:num-format") || "1", "decimal"),
             number_start: start || first_number(layout), **columns(layout), title_page: title_page?(master, body),
@@ -59,7 +59,7 @@ module Norvel
 
         # Does the first page have heads or feet of its own?
         def title_page?(master, body)
-          body != master || master.heads.any? { |_, which| which.key?(:first) }
+          (body != master && shown(master) != shown(body)) || body.heads.any? { |_, which| which.key?(:first) }
         end
 
         # The elements of heads and feet of a section, nil where its pages show none:
@@ -96,6 +96,11 @@ module Norvel
         end
 
         private
+
+        # What the pages of a master show, by what stands in it.
+        def shown(master)
+          %i[header footer].map { |kind| master.heads.dig(kind, :default)&.inner_html }
+        end
 
         def opening_head(master, body, kind)
           return master.heads.dig(kind, :default) unless body == master

@@ -79,7 +79,7 @@ module Norvel
         # --- sections ---
 
         # Labels, and how a section begins, are a master's too; only the number of its first page is the paragraph's.
-        LABELS = %i[number_format title_page starts].freeze
+        LABELS = %i[number_format title_page starts mirrored].freeze
         WORN = (VALUES + LABELS).freeze
 
         def sections
@@ -114,7 +114,8 @@ module Norvel
           }
           return change_in_place(master, values, list) if begins_with_table?(list)
           other = fitting(*list.first)
-          everywhere = @worn.count(master) == list.size && @document.sections.all?(&:source) && !handed_over?(master)
+          everywhere = @worn.count(master) == list.size && @document.sections.all?(&:source) &&
+            !handed_over?(master) && !opening?(list.first.first)
           other ||= made_like(master, values, list.first.last) unless everywhere
           dress(master, values, list.first.last, master) unless other
           list.each { |section, number| number_anew(other || master, section, number, always: !other.nil?) }
@@ -128,6 +129,21 @@ module Norvel
         def made_like(master, values, number)
           made = make(free_name(master.shown), master)
           dress(made, values, number, master)
+          opening?(values) ? opening(made, values[:starts]) : made
+        end
+
+        # Does such a section begin on a page of one side?
+        def opening?(values)
+          USAGES.key?(values[:starts])
+        end
+
+        # The master of a first page that stands on one side; the pages after it have another, on both.
+        def opening(body, starts)
+          name = "#{body.shown}, #{USAGES.fetch(starts)}"
+          made = make(shown(name) ? free_name(name) : name, body)
+          @part.set(made.layout, "style:page-usage", USAGES.fetch(starts))
+          @part.set(made.node, "style:next-style-name", body.name)
+          made.next_name = body.name
           made
         end
 
@@ -226,16 +242,17 @@ module Norvel
 
         USAGES = Masters::STARTS.invert.freeze
 
-        def labels(master, node, was, now)
+        def labels(body, node, was, now)
           return unless now.key?(:number_format)
           unless was[:number_format] == now[:number_format]
             @part.set(node, "style:num-format", ListReader::FORMATS.key(now[:number_format]) || "1")
           end
-          usage(master.layout, now) unless was[:starts] == now[:starts]
+          usage(body.layout, now) unless was.values_at(:starts, :mirrored) == now.values_at(:starts, :mirrored)
         end
 
+        # What stands on one side alone is a first page, which has a master of its own.
         def usage(layout, now)
-          word = USAGES[now[:starts]]
+          word = now[:mirrored] ? "mirrored" : nil
           word ? @part.set(layout, "style:page-usage", word) : @part.unset(layout, "style:page-usage")
         end
 

@@ -132,7 +132,13 @@ module Norvel
           seen = opens ? "on a left page" : "within page #{sheet.label}"
           finding("pagination.chapter_start", paragraph: heading, asked: page, found: seen,
             message: "“#{heading.text.strip[0, 60]}” does not begin on #{page}", cause: [opens],
-            cite: @guide.pagination["cite"], mend: (begin_on_page unless opens))
+            cite: @guide.pagination["cite"], mend: (asked == "new_page") ? begin_on_page : begin_chapters)
+        end
+
+        # All of them, since where one begins is up to those before it.
+        def begin_chapters
+          Mend.new(name: "begin_chapters", label: "Begin them on a right page", safe: false, why: WHY,
+            steps: [[:begin_chapters, Matters.new(@document).headings.map(&:id)]])
         end
 
         def begin_on_page

@@ -3,9 +3,11 @@
 module Norvel
   class Guide
     module Rules
-      # page.size, page.margin.top|bottom|left|right.
+      # page.size, page.orientation, page.margin.top|bottom|left|right.
       class PageRules < Family
-        RULES = %w[page.size page.margin.*].map { |name| Rule.new(name:, goes_by: :document, stage: :page) }.freeze
+        RULES = %w[page.size page.orientation page.margin.*].map { |name|
+          Rule.new(name:, goes_by: :document, stage: :page)
+        }.freeze
 
         SIZE_SLACK = 1.0 # pt: files round A4 to 595.3 or 595.28
         # The binding side of a sheet that is printed on one side is the left one.
@@ -13,18 +15,57 @@ module Norvel
                  "outside" => "right"}
           .freeze
 
+        # A sheet that lies on its long side is bound at its upper edge, as it was turned (common practice).
+        TURNED = {"left" => "top", "right" => "bottom", "top" => "right", "bottom" => "left"}.freeze
+
         def self.asked(guide, _roles)
           sides = guide.page.fetch("margins", {}).except("tolerance").keys
-          [*("page.size" if guide.page["size"]), *sides.map { |side| "page.margin.#{SIDES.fetch(side)}" }]
+          [*("page.size" if guide.page["size"]), *("page.orientation" if guide.page["orientation"]),
+            *sides.map { |side| "page.margin.#{SIDES.fetch(side)}" }]
         end
 
         def findings
-          @document.sections.each.with_index(1).flat_map do |section, number|
-            [size(section, number), *margins(section, number)].compact
+          found = @document.sections.each.with_index(1).flat_map do |section, number|
+            [size(section, number), orientation(section, number), *margins(section, number)].compact
           end
+          found + [mirrored].compact
         end
 
         private
+
+        def orientation(section, number)
+          asked = @guide.page["orientation"] or return
+          way, tables = asked.is_a?(Hash) ? ["portrait", asked["landscape_for"] == "tables"] : [asked, false]
+          lies = section.landscape?
+          return if lies == (way == "landscape") || (lies && tables && table_in?(number))
+          turned = {width: section.height, height: section.width}
+          finding("page.orientation", section: number, message: "The sheet is #{lies ? "landscape" : "portrait"}",
+            asked: [way, ("landscape for tables" if tables)].compact.join(", "), found: lies ? "landscape" : "portrait",
+            cause: [], cite: @guide.page["cite"],
+            mend: mend("Turn the sheet", **turned).asking("lines break anew on it"))
+        end
+
+        def table_in?(number)
+          @document.paragraphs.any? { |paragraph| paragraph.section == number && paragraph.part == :table }
+        end
+
+        # What has an inside and an outside, and chapters that begin on right pages, is printed on both sides.
+        def mirrored
+          margins = @guide.page["margins"] || {}
+          return unless margins.key?("inside") && margins.key?("outside")
+          return if @guide.pagination["chapters_start"] != "odd_page" || @document.settings.mirrored
+          finding("page.margin.left", section: 1, message: "The margins are not mirrored on left pages",
+            asked: "inside and outside", found: "left and right", cause: ["mirrored"], cite: @guide.page["cite"],
+            mend: Mend.new(name: "mirror_margins", label: "Mirror them", safe: false, steps: [[:mirror_margins]],
+              why: "every left page looks otherwise then"))
+        end
+
+        # The side of a section that a guide's side means: among sheets that stand, one that lies was turned.
+        def side_of(section, side)
+          @turned = @document.sections.any? { |one| !one.landscape? } if @turned.nil?
+          named = SIDES.fetch(side)
+          (section.landscape? && @turned) ? TURNED.fetch(named) : named
+        end
 
         def size(section, number)
           asked = @guide.page["size"] or return
@@ -53,13 +94,14 @@ module Norvel
 
         def margin(section, number, side, range, slack)
           least, most = bounds(range)
-          field = :"margin_#{SIDES.fetch(side)}"
+          seen = side_of(section, side)
+          field = :"margin_#{seen}"
           found = section[field]
           return if (least.nil? || found >= least - slack) && (most.nil? || found <= most + slack)
           target = (least && found < least) ? least : most
           said = said(least, most)
-          finding("page.margin.#{SIDES.fetch(side)}", section: number, message: "The #{side} margin is not #{said}",
-            asked: said, found: Length.spoken(found, "mm"), cause: [], cite: @guide.page["cite"],
+          finding("page.margin.#{seen}", section: number, message: "The #{side} margin is not #{said}",
+            asked: said, found: Length.spoken(found, "mm"), cause: [field], cite: @guide.page["cite"],
             mend: mend("Set the #{side} margin to #{Length.spoken(target, "mm")}", field => target))
         end
 
