@@ -12,6 +12,7 @@ import "./js/answers.js";
 import "./js/files.js";
 import "./js/sheets.js";
 import "./js/heads.js";
+import "./js/setup.js";
 
 // Stands at the paragraph that was asked for, again once its fonts have given rows their heights.
 function stand() {

@@ -67,14 +67,6 @@ module SheetAtSize
     (across + down).join
   end
 
-  # The edges of the text over the sheet.
-  def size_edges(sheet)
-    section, frame = section_of_sheet(sheet), sheet.frame
-    upright = [frame.left, frame.right].map { |x| "M#{fine(x)} 0V#{fine(section.height)}" }
-    across = [frame.top, frame.bottom].map { |y| "M0 #{fine(y)}H#{fine(section.width)}" }
-    (upright + across).join
-  end
-
   def baselines(sheet)
     sheet.lines.map { |line| "M#{fine(sheet.frame.left)} #{fine(line.baseline)}H#{fine(sheet.frame.right)}" }.join
   end

@@ -191,28 +191,6 @@ module SheetsView
      "With estimated line ends" => sheets.count { |sheet| pages.estimated?(sheet) }}
   end
 
-  # The set-up of a sheet's section, in words.
-  def section_facts(sheet)
-    section = section_of_sheet(sheet)
-    inside, outside = (section.mirrored || document.settings.mirrored) ? %w[Inside Outside] : %w[Left Right]
-    {"Sheet" => paper_words(section), inside => spoken_mm(section.margin_left),
-     outside => spoken_mm(section.margin_right), "Top" => spoken_mm(section.margin_top),
-     "Foot" => spoken_mm(section.margin_bottom),
-     "Columns" => section.columns, "Numbers" => number_form_words(section),
-     "Begins" => section.starts.tr("_", " ")}
-  end
-
-  def paper_words(section)
-    Norvel::PaperSizes.name_of(section.width, section.height, 1.0) ||
-      "#{spoken_mm(section.width)} × #{spoken_mm(section.height)}"
-  end
-
-  # "i, ii, iii", and where they begin anew.
-  def number_form_words(section)
-    form = (1..3).map { |number| Norvel::Document::Numerals.write(number, section.number_format) }.join(", ")
-    section.number_start ? "#{form} from #{section.number_start}" : form
-  end
-
   # The sheet that a person asks for, by its label, by “sheet 12”, else by words on it; [sheet, paragraph].
   def sheet_for(asked)
     asked = asked.to_s.strip

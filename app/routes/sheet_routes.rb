@@ -106,6 +106,22 @@ module SheetRoutes
       go_after manuscript.perform(contents_edit, version: params[:version]).title, path_to("sheets/contents")
     end
 
+    # Parts: which are there, in which order; one put in.
+    app.get("/manuscripts/:id/sheets/parts") do
+      redirect to(path_to("sheets")), 303 unless pages
+      station :parts
+    end
+
+    app.post("/manuscripts/:id/sheets/parts/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_edit { part_edit }
+      station :parts
+    end
+
+    app.post("/manuscripts/:id/sheets/parts") do
+      go_after manuscript.perform(part_edit, version: params[:version]).title, path_to("sheets/parts")
+    end
+
     # Captions: their numbers, and what names them.
     app.get("/manuscripts/:id/sheets/captions") do
       redirect to(path_to("sheets")), 303 unless pages
@@ -126,6 +142,20 @@ module SheetRoutes
       redirect to(path_to("sheets")), 303 unless pages
       @sheet = chosen_sheet(params[:page])
       station :sheet
+    end
+
+    # The set-up of its pages: tried, in place where the sheet is shown, and kept.
+    app.post("/manuscripts/:id/sheets/:page/setup/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      @sheet = chosen_sheet(params[:page])
+      try_edit { @edit = setup_edit(@sheet) }
+      request.env["HTTP_HX_REQUEST"] ? partial(:setup_ripple, sheet: @sheet) : station(:sheet)
+    end
+
+    app.post("/manuscripts/:id/sheets/:page/setup") do
+      redirect to(path_to("sheets")), 303 unless pages
+      sheet = chosen_sheet(params[:page])
+      go_after manuscript.perform(setup_edit(sheet), version: params[:version]).title, path_to("sheets", sheet.page)
     end
 
     app.helpers do

@@ -19,8 +19,8 @@ module Norvel
         path = File.join(FOLDER, "#{File.basename(name)}.yml")
         return load(path, checked: true) if !name.include?("/") && File.file?(path)
         unless File.file?(name)
-          raise UnusableGuide, "There is no guide “#{name}”: `norvel guides` lists those that ship, or give the path " \
-            "of a YAML file."
+          raise UnusableGuide, "There is no guide “#{name}”: `norvel guides` lists those that ship, or give the " \
+            "path of a YAML file."
         end
         load(name)
       end
@@ -63,9 +63,14 @@ module Norvel
       pagination["matters"] || []
     end
 
-    # What is asked of a part of the document: {"part" => "contents", "required" => true, …}; nil for nothing.
+    # What is asked of the parts of the document, in their order: [{"part" => "contents", "required" => true}, …]
+    def parts
+      data["parts"] || []
+    end
+
+    # The same of one of them; nil for nothing.
     def part(name)
-      (data["parts"] || []).find { |part| part["part"] == name }
+      parts.find { |part| part["part"] == name }
     end
 
     # What is asked of captions: {"figure" => "below", …}
@@ -106,8 +111,7 @@ module Norvel
     # What the guide states and Norvel does not check yet, said instead of passed over.
     def unchecked
       stated = Schema::UNCHECKED.select { |path| data.dig(*path.split(".")) }
-      others = (data["parts"] || []).map { |part| part["part"] } - Schema::PARTS
-      stated + (others.any? ? ["parts"] : [])
+      stated + (parts.map { |part| part["part"] } - Parts::NAMES).map { |name| "parts.#{name}" }
     end
 
     def exceptions

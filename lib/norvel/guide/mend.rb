@@ -50,6 +50,7 @@ module Norvel
       refresh_contents: ->(_, _, number) { Edits::RefreshContents.new(number) },
       count_captions: ->(list, _) { Edits::CountCaptions.new(Mend.ids(list)) },
       refresh_numbers: ->(list, _) { Edits::RefreshNumbers.new(Mend.ids(list).uniq) },
+      put_in_part: ->(_, _, name, order) { Edits::PutInPart.new(name, order) },
       begin_chapters: ->(_, _, ids) { Edits::BeginChapters.new(ids) },
       mirror_margins: ->(_, _) { Edits::MirrorMargins.new(true) },
       begin_on_page: ->(list, _) { Edits::BeginOnPage.new(Mend.ids(list)) },

@@ -13,7 +13,6 @@ module Norvel
         clean.near_misses clean.looks_per_role accessible.contrast accessible.table_header_rows accessible.heading_order
         accessible.bookmarks accessible.empty_headings
       ].freeze
-      PARTS = %w[contents].freeze # those of the document's parts that are checked
 
       module_function
 

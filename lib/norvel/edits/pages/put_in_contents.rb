@@ -108,9 +108,19 @@ module Norvel
 
       def with_heading_style(document)
         return document if document.sheet.called("TOC Heading")
-        DefineStyle.new(styled_name(document, "TOC Heading"), values: {
-          bold: true, first_line: 0.0, space_before: 0.0, space_after: 12.0, keep_with_next: true, align: "left"
-        }).change(document)
+        DefineStyle.new(styled_name(document, "TOC Heading"),
+          values: {**HEADING, **like_headings(document), keep_with_next: true}).change(document)
+      end
+
+      HEADING = {bold: true, first_line: 0.0, space_before: 0.0, space_after: 12.0, align: "left"}.freeze
+      SHARED = %i[align first_line space_before space_after line_spacing].freeze
+      LETTERS = %i[size font bold italic caps small_caps].freeze
+
+      # It looks as headings of the first level do, where there are any.
+      def like_headings(document)
+        heading = document.paragraphs.find { |one| !one.blank? && document.look(one)[:outline_level] == 1 } or return {}
+        look, letters = document.look(heading), document.letter_look(heading)
+        {**SHARED.to_h { |name| [name, look[name]] }, **LETTERS.to_h { |name| [name, letters[name]] }}.compact
       end
     end
   end
