@@ -34,7 +34,7 @@ module MattersView
       Row.new(NAMES[one.name], one.paragraph, one.format, one.start, one.shown_first, one.begins)
     }
     return rows << blank_row unless rows.size == 1 && (body = suggested_row)
-    [rows.first.dup.tap { |row| row.name = NAMES["front"] }, body]
+    [rows.first.dup.tap { |row| row.name = NAMES["front"] }, body, back_row].compact
   end
 
   # Places where a matter may begin: the begin of the text, its headings, and where sections begin.
@@ -43,7 +43,7 @@ module MattersView
       begins = document.sections.each_index.filter_map { |number|
         document.paragraphs.find { |one| one.section == number + 1 && one.container.nil? }
       }
-      list = [document.paragraphs.first, *matters.headings, *begins].uniq.sort_by { |one| document.position(one.id) }
+      list = [document.paragraphs.first, *matters.headings, *begins].compact.uniq.sort_by { |one| document.position(one.id) }
       list.map { |one| [one.id, place_of_matter(one)] }
     end
   end
@@ -96,6 +96,14 @@ module MattersView
     chapter = matters.first_chapter or return
     Row.new("Body", nil, "decimal", 1, true, "next_page",
       "The first chapter seems to be “#{cut(chapter.text.strip, 40)}”: choose it where the body begins.")
+  end
+
+  # Where the back matter seems to begin, which most leave with the body.
+  def back_row
+    part = Norvel::Parts.new(document).list.find { |one| %w[references appendices].include?(one.name) && one.heading }
+    return unless part
+    Row.new(NAMES["back"], nil, "decimal", nil, true, "next_page",
+      "Where it has labels of its own, it seems to begin at “#{cut(part.heading.text.strip, 40)}”.")
   end
 
   def blank_row

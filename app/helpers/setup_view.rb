@@ -13,7 +13,7 @@ module SetupView
   Edge = Struct.new(:name, :at, :upright, :way)
 
   def setup_label(name)
-    ((document.settings.mirrored && BOUND[name]) || Norvel::Document::PageStyle::LABELS[name])
+    (document.settings.mirrored && BOUND[name]) || Norvel::Document::PageStyle::LABELS[name]
   end
 
   def setup_value(section, name)

@@ -72,9 +72,20 @@ module SheetRoutes
       go_after said, path_to("sheets")
     end
 
+    # A section joined to the one before.
+    app.post("/manuscripts/:id/sheets/matters/join/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_edit { join_edit }
+      station :matters
+    end
+
+    app.post("/manuscripts/:id/sheets/matters/join") do
+      go_after manuscript.perform(join_edit, version: params[:version]).title, path_to("sheets/matters")
+    end
+
     # Heads and feet: what matters show, and are to show.
     app.get("/manuscripts/:id/sheets/heads") do
-      redirect to(path_to("sheets")), 303 unless pages
+      redirect to(path_to("sheets")), 303 unless pages && chosen_matter
       station :heads
     end
 

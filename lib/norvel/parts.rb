@@ -80,9 +80,12 @@ module Norvel
     # Lists that fields make, where no heading says what they are.
     def lists
       ContentsLists.in(@document).map do |list|
-        name = list.captions ? "list_of_#{list.captions.match?(/\Atab/i) ? "tables" : "figures"}" : "contents"
-        [name, list.first]
+        [list.captions ? list_of(list.captions) : "contents", list.first]
       end
+    end
+
+    def list_of(sequence)
+      sequence.match?(/\Atab/i) ? "list_of_tables" : "list_of_figures"
     end
 
     # What stands before the first heading, where it names the work.

@@ -140,4 +140,44 @@ RSpec.describe "page set-up" do
       expect([again(now).settings.mirrored, again(now).sections.first.mirrored]).to eq [true, true]
     end
   end
+
+  describe Norvel::Edits::JoinSections do
+    def sectioned
+      break_after = ->(text, more, foot: nil) { p(r(text), %(<w:sectPr>#{foot}<w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="#{more}" w:header="709" w:footer="709" w:gutter="0"/></w:sectPr>)) }
+      foot = '<w:footerReference w:type="default" r:id="rId3"/>'
+      docx(break_after["One", 1440, foot:] + break_after["Two", 2880] + p(r("Three")) + '<w:sectPr><w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="709" w:footer="709" w:gutter="0"/></w:sectPr>', footer: p('<w:fldSimple w:instr=" PAGE "><w:r><w:t>1</w:t></w:r></w:fldSimple>'))
+    end
+
+    def margins(document) = document.sections.map { |section| section.margin_left.round }
+
+    def foots(document)
+      document.lay_out
+      document.pages.sheets.map { |sheet| document.pages.heads(sheet).map { |_, _, _, column| column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join } }
+    end
+
+    [:itself, :as_odt].each do |form|
+      it "lets the set-up stay that is asked for, and what follows go on as it was (#{form})" do
+        document = (form == :as_odt) ? as_odt(sectioned) : sectioned
+        expect(margins(document)).to eq [72, 144, 72]
+        before, this = %w[before this].map { |keep| described_class.new(2, keep:).apply(document) }
+        expect([margins(before.after), margins(this.after)]).to eq [[72, 72], [144, 72]]
+        expect(margins(again(before.after))).to eq [72, 72]
+        expect(margins(again(this.after))).to eq [144, 72]
+        expect(again(this.after).paragraphs.map { |one| [one.text, one.section] }).to eq [["One", 1], ["Two", 1], ["Three", 2]]
+        expect([foots(again(before.after)), foots(again(this.after))]).to eq [[["1"], ["2"], ["3"]]] * 2
+        back = this.take_back(this.after)
+        expect([back.paragraphs, back.sections, back.stories]).to eq [document.paragraphs, document.sections, document.stories]
+      end
+    end
+
+    it "says which set-up stays, and is refused where there is nothing to join" do
+      expect(described_class.new(2, keep: "this").title(sectioned)).to eq "Join section 2 to the one before, set up as section 2 is: A4"
+      [1, 4, -1].each { |number| expect { described_class.new(number).change(sectioned) }.to raise_error(Norvel::Refused) }
+    end
+
+    it "can be done until one is left, heads and all, and each step taken back" do
+      whole = apply(sectioned, described_class.new(3), described_class.new(2))
+      expect([margins(whole), foots(again(whole))]).to eq [[72], [["1"], ["2"], ["3"]]]
+    end
+  end
 end

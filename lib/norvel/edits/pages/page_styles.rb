@@ -5,6 +5,7 @@ module Norvel
     # What edits of page styles share.
     module PageStyles
       LEAST = 36.0 # points of text that a sheet must leave room for, across and down
+      LARGEST = 1584.0 # points of a sheet's side: 22 inches, which files can say (ISO/IEC 29500-1 17.18.93)
 
       private
 
@@ -25,6 +26,7 @@ module Norvel
       # The document with sections set up so: {section number from 1 => {width: …}}. Raises Refused where no room for
       # text is left.
       def set_up(document, by_section)
+        by_section.each_value { |values| refuse_absurd(values) }
         sections = document.sections.each.with_index(1).map do |section, number|
           by_section[number] ? section.with(**by_section[number]) : section
         end
@@ -33,6 +35,12 @@ module Norvel
         end
         raise Refused, "The margins leave no room for text." if tight
         document.with(sections: sections.freeze)
+      end
+
+      def refuse_absurd(values)
+        lengths = values.slice(*Document::PageStyle::VALUES).except(:columns)
+        raise Refused, "No margin and no sheet is less than nothing." if lengths.any? { |_, points| points.negative? }
+        raise Refused, "A sheet has at most 55.8 cm on a side." if lengths.any? { |_, points| points > LARGEST }
       end
 
       # The document after a change of its sections, with page styles that follow them: one that every section in it has

@@ -322,12 +322,18 @@ module Norvel
         def starts
           return if @document.paragraphs.equal?(@original.paragraphs)
           @reader.text.page_starts.each do |number, name, page|
-            at = @document.sections.index { |section| section.source == number - 1 } or next
+            at = @document.sections.index { |section| section.source == number - 1 } or next goes_on(number)
             was, now = first_of(@original, number), first_of(@document, at + 1)
             next if now.nil? || was.nil? || was.id == now.id
             start(at + 1, name, page)
             unset(was) if @document.include?(was.id)
           end
+        end
+
+        # Where a section began that was joined to the one before, none begins now.
+        def goes_on(number)
+          was = first_of(@original, number)
+          unset(@document.paragraph(was.id)) if was && @document.include?(was.id)
         end
 
         def first_of(document, number)
