@@ -206,4 +206,44 @@ RSpec.describe Norvel::ContentsLists do
       expect(guide.unchecked).to eq []
     end
   end
+
+  describe "that were typed" do
+    let(:guide) { Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: contents, required: true}]\n") }
+
+    def typed(*entries, ending: "")
+      heading = ->(level, text) { p(r(text), %(<w:pStyle w:val="Heading#{level}"/>)) }
+      styles = (1..2).map { |level| %(<w:style w:type="paragraph" w:styleId="Heading#{level}"><w:name w:val="heading #{level}"/><w:pPr><w:outlineLvl w:val="#{level - 1}"/></w:pPr></w:style>) }.join
+      docx(p(r("Contents")) + entries.map { |entry| p(r(entry) + ((entry == entries.last) ? ending : "")) }.join + heading[1, "Of tide mills"] + p(r("Words of the text stand here.")) + heading[2, "Their wheels"] + p(r("More words.")) + heading[1, "Of dues"] + p(r("Last words.")), styles:)
+    end
+
+    def found(document) = Norvel::Guide::Check.new(guide, document.tap(&:lay_out)).findings
+
+    def replaced(document) = found(document).then { |list| list.first.mend.edit(list, guide).apply(document).after }
+
+    it "become lists safely where their lines are the headings, whatever way their pages were typed" do
+      document = typed("Of tide mills\t3", "Their wheels  . . . . . .  4", "Of dues ........ 5")
+      expect(found(document).map { |one| [one.rule, one.message, one.mend.safe] }).to eq [["contents.missing", "The contents list was typed", true]]
+      now = replaced(document)
+      expect(now.paragraphs.first(4).map(&:text)).to eq ["Contents", "Of tide mills\t1", "Their wheels\t1", "Of dues\t1"]
+      expect(now.paragraphs.size).to eq document.paragraphs.size
+      again = reread(now)
+      expect([lines(again), found(again)]).to eq [should(again), []]
+      plan = Norvel::Guide::Plan.new(guide, document.with.tap(&:lay_out))
+      expect([plan.left, plan.words_unchanged?]).to eq [[], true]
+      expect(Norvel::Edits::MendSafe.new(guide).apply(document.with.tap(&:lay_out)).after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
+    end
+
+    it "ask where their lines are others" do
+      expect(found(typed("Of tide mills\t3", "Of dues\t5")).map { |one| [one.mend.safe, one.mend.steps.first.last] }).to eq [[true, 1]]
+      expect(found(typed("Of tide mills\t3", "Their wheels\t5")).map { |one| one.mend.safe }).to eq [false]
+      expect(found(typed("Of tide mills\t3", "Their old wheels\t4", "Of dues\t5")).map { |one| one.mend.safe }).to eq [false]
+      expect(found(typed("One\t1", "Two\t2")).map { |one| [one.message, one.mend] }).to eq [["The document has no contents list", nil]]
+    end
+
+    it "keep the break after them" do
+      now = replaced(typed("Of tide mills\t3", "Their wheels\t4", "Of dues\t5", ending: '<w:r><w:br w:type="page"/></w:r>'))
+      expect(now.lay_out.sheets.size).to eq 2
+      expect(lines(reread(now))).to eq [["Of tide mills", "2"], ["Their wheels", "2"], ["Of dues", "2"]]
+    end
+  end
 end

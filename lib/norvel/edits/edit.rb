@@ -5,8 +5,8 @@ module Norvel
     # A change to a document that can be looked at first, made, and taken back. A subclass answers
     #   change(document)   the document as it would be, the same for the same document; raises Refused
     #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
-    # and, where it may, removes_white_space?, changes_text?, changes_heads?, changes_objects? or kinds_changed;
-    # details(document) where it does many things.
+    # and, where it may, removes_white_space?, changes_text?, changes_heads?, rewrites, changes_objects? or
+    # kinds_changed; details(document) where it does many things.
     class Edit
       # Makes the change under the seal. Raises Refused, BrokenSeal.
       def apply(document)
@@ -45,6 +45,11 @@ module Norvel
         false
       end
 
+      # Ids of paragraphs in whose place it puts others: only the rest is proven the same.
+      def rewrites(_document)
+        []
+      end
+
       # Kinds of objects that may change alone: [:field] for numbers that are computed from now on.
       def kinds_changed(_document)
         []
@@ -54,7 +59,7 @@ module Norvel
 
       # Words whose letters a person types anew may leave a link.
       def check_seal(before, after)
-        seals = [before, after].map { |one| (changes_heads?(before) ? one.without_heads : one).seal }
+        seals = Proof.new([self], before, after).seals
         lost = lost_words(*seals) || lost_objects(*seals, kinds_changed(before))
         raise BrokenSeal, "“#{title(before)}” would have changed #{lost}, so it was not done." if lost
       end

@@ -40,6 +40,10 @@ module Norvel
         @edits.any? { |edit| edit.changes_heads?(document) }
       end
 
+      def rewrites(document)
+        @edits.flat_map { |edit| edit.rewrites(document) }
+      end
+
       def kinds_changed(document)
         @edits.flat_map { |edit| edit.kinds_changed(document) }.uniq
       end

@@ -51,6 +51,7 @@ module Norvel
       count_captions: ->(list, _) { Edits::CountCaptions.new(Mend.ids(list)) },
       refresh_numbers: ->(list, _) { Edits::RefreshNumbers.new(Mend.ids(list).uniq) },
       put_in_part: ->(_, _, name, order) { Edits::PutInPart.new(name, order) },
+      replace_typed_contents: ->(_, _, ids, levels) { Edits::ReplaceTypedContents.new(ids, levels:) },
       begin_chapters: ->(_, _, ids) { Edits::BeginChapters.new(ids) },
       mirror_margins: ->(_, _) { Edits::MirrorMargins.new(true) },
       begin_on_page: ->(list, _) { Edits::BeginOnPage.new(Mend.ids(list)) },

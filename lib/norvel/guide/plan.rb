@@ -78,19 +78,13 @@ module Norvel
         done.flat_map(&:edits)
       end
 
-      # Does it say anew what stands at head and foot?
-      def changes_heads?
-        all_edits.any? { |edit| edit.changes_heads?(before) }
-      end
-
       def words_unchanged?
         seals.first.same_words?(seals.last)
       end
 
-      # Seals of the documents before and after: of the text and all beside it, without heads and feet where it says
-      # these anew.
+      # Seals of the documents before and after, as far as its edits promise that they are the same.
       def seals
-        @seals ||= [before, after].map { |one| (changes_heads? ? one.without_heads : one).seal }
+        @seals ||= Edits::Proof.new(all_edits, before, after).seals
       end
 
       # What white space went.

@@ -31,7 +31,11 @@ module Norvel
       end
 
       def changes_heads?(document)
-        plan(document).changes_heads?
+        plan(document).all_edits.any? { |edit| edit.changes_heads?(document) }
+      end
+
+      def rewrites(document)
+        plan(document).all_edits.flat_map { |edit| edit.rewrites(document) }
       end
 
       def kinds_changed(document)

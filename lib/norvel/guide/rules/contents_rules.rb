@@ -8,6 +8,7 @@ module Norvel
         RULES = %w[missing stale levels].map { |name|
           Rule.new(name: "contents.#{name}", goes_by: :document, stage: :page)
         }.freeze
+        OTHERWISE = "its lines are not the headings as they are now: it says these instead"
         WHY = "it writes words of the list anew: look at them before and after"
 
         def self.asked(guide, _roles)
@@ -38,8 +39,19 @@ module Norvel
         end
 
         def missing
+          typed = TypedContents.new(@document).lists.first
+          return typed_list(typed) if typed
           finding("contents.missing", message: "The document has no contents list", asked: "a contents list",
             found: "none", cause: [], cite: part["cite"])
+        end
+
+        # A list that was typed is none; where its lines are the headings, it may become one.
+        def typed_list(typed)
+          mend = Mend.new(name: "replace_typed_contents", label: "Let it be a contents list", safe: true,
+            steps: [[:replace_typed_contents, typed.paragraphs.map(&:id), typed.levels]])
+          finding("contents.missing", message: "The contents list was typed", asked: "a contents list", found: "typed",
+            cause: ["typed"], cite: part["cite"], paragraph: typed.paragraphs.first,
+            mend: typed.whole ? mend : mend.asking(OTHERWISE))
         end
 
         def stale(list, number)

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Two states of a document as far as an edit promises that words and objects are the same: without heads and feet
+    # where it says these, without paragraphs that it puts in the place of others where that is its purpose.
+    class Proof
+      # edits: that led from one to the other
+      def initialize(edits, before, after)
+        @edits = edits
+        @before = before
+        @after = after
+      end
+
+      # [Seal before, Seal after]
+      def seals
+        @seals ||= documents.map(&:seal)
+      end
+
+      private
+
+      def documents
+        pair = [@before, @after]
+        pair = pair.map(&:without_heads) if @edits.any? { |edit| edit.changes_heads?(@before) }
+        gone = @edits.flat_map { |edit| edit.rewrites(@before) }.to_h { |id| [id, true] }
+        gone.empty? ? pair : pair.map { |one| without_rewritten(one, gone) }
+      end
+
+      # Only paragraphs that were there and stay.
+      def without_rewritten(document, gone)
+        @known ||= @before.paragraphs.to_h { |paragraph| [paragraph.id, true] }
+        document.with(paragraphs: document.paragraphs.select { |one| @known[one.id] && !gone[one.id] }.freeze)
+      end
+    end
+  end
+end
