@@ -12,15 +12,11 @@ module Norvel
       end
 
       def change(document)
-        unless @number.between?(2, document.sections.size)
-          raise Refused, "There is no section #{@number} with one before it."
-        end
-        shown = resolved(document)
+        refuse(document)
         sections = document.sections.dup
         sections[@number - 2, 2] = [kept(document)]
-        following = sections[@number - 1]
-        sections[@number - 1] = following.with(heads: {**shown, **own(following, shown)}.freeze) if following
-        document.with(paragraphs: moved(document), sections: sections.freeze, stories: stories(document, sections))
+        joined = document.with(paragraphs: moved(document), sections: sections.freeze, stories: stories(document))
+        RunningHeads.new(joined).change { |heads| heads_of_next(document, heads) }
       end
 
       def title(document)
@@ -38,17 +34,25 @@ module Norvel
 
       private
 
-      # What the section after both shows by inheritance, told by ids: it goes on showing that.
-      def resolved(document)
-        which = [:default, (:even if document.settings.even_and_odd),
-          (:first if document.sections[@number]&.title_page)].compact
-        SetRunning::KINDS.to_h do |kind|
-          [kind.to_sym, which.to_h { |way| [way, document.head(@number, kind, way.to_s)&.id] }.freeze]
+      def refuse(document)
+        unless @number.between?(2, document.sections.size)
+          raise Refused, "There is no section #{@number} with one before it."
+        end
+        return unless @keep == "this" && @number == 2 && document.format != "docx" && document.paragraphs.first.container
+        raise Refused, "The text begins with a table, which can't name another set-up: keep that of the section before."
+      end
+
+      # The section after both goes on showing what it showed.
+      def heads_of_next(document, heads)
+        following = document.sections[@number] or return
+        each_way do |kind, way|
+          next if following.says_head?(kind, way)
+          heads.say(@number, kind, way, document.head(@number + 1, kind, way)&.id)
         end
       end
 
-      def own(section, shown)
-        section.heads.to_h { |kind, which| [kind, {**shown.fetch(kind, {}), **which}.freeze] }
+      def each_way(&)
+        SetRunning::KINDS.product(SetRunning::WAYS).each(&)
       end
 
       def kept(document)
@@ -59,13 +63,9 @@ module Norvel
 
       # What the section shows, so that it shows it where the one before began.
       def heads_of(document)
-        ways = %i[default even first]
-        SetRunning::KINDS.to_h { |kind|
-          [kind.to_sym, ways.filter_map { |way|
-            id = document.head(@number, kind, way.to_s)&.id
-            [way, id] if id
-          }.to_h.freeze]
-        }.reject { |_, which| which.empty? }
+        found = Hash.new { |all, kind| all[kind] = {} }
+        each_way { |kind, way| found[kind.to_sym][way.to_sym] = document.head(@number, kind, way)&.id }
+        found.transform_values { |which| which.compact.freeze }.reject { |_, which| which.empty? }
       end
 
       # The paragraph that ended the section before holds nothing of it any more; what began on a new page goes on doing
@@ -86,11 +86,8 @@ module Norvel
         set_directly(document, paragraph, :page_break_before, true)
       end
 
-      def stories(document, sections)
-        used = sections.flat_map { |section| section.heads.values.flat_map(&:values) }.to_h { |id| [id, true] }
-        document.stories.filter_map { |story|
-          next story unless story.head?
-          next unless used[story.id]
+      def stories(document)
+        document.stories.map { |story|
           (story.section.to_i >= @number) ? story.with(section: story.section - 1) : story
         }.freeze
       end

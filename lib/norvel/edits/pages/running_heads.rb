@@ -21,6 +21,7 @@ module Norvel
       # The document with what the block did. Heads that nothing shows any more go.
       def change
         yield self
+        settle_nothing if @document.format == "docx"
         sections = @sections.zip(@said).map do |section, said|
           heads = said.transform_values(&:freeze).reject { |_, which| which.empty? }.freeze
           (heads == section.heads) ? section : section.with(heads:)
@@ -69,14 +70,28 @@ module Norvel
         say(numbers.first, kind, which, made.id)
       end
 
+      # What a section says of a head or foot: an id, or nil for none.
+      def say(number, kind, which, id)
+        (@said[number - 1][kind.to_sym] ||= {})[which.to_sym] = id
+      end
+
       private
+
+      # A .docx has no word for nothing: a blank head says it where one before would be shown, else none has to.
+      def settle_nothing
+        @said.each.with_index(1) do |heads, number|
+          heads.each do |kind, which|
+            which.select { |_, id| id.nil? }.each_key do |way|
+              which.delete(way)
+              next if shown_id(number, kind, way).nil?
+              which[way] = add(number, kind.to_s, way.to_s, RunningLine.new, nil).id
+            end
+          end
+        end
+      end
 
       def each_said
         @said.each { |heads| heads.each_value { |which| yield which } }
-      end
-
-      def say(number, kind, which, id)
-        (@said[number - 1][kind.to_sym] ||= {})[which.to_sym] = id
       end
 
       # What a section shows, by what it or one before it says.
@@ -87,8 +102,7 @@ module Norvel
 
       def unlink(number, kind, which)
         return if number > @sections.size || @said[number - 1].fetch(kind.to_sym, {}).key?(which.to_sym)
-        id = shown_id(number, kind, which) || add(number, kind, which, RunningLine.new, nil).id
-        say(number, kind, which, id)
+        say(number, kind, which, shown_id(number, kind, which))
       end
 
       ROOM = 24.0 # points between a head's place and the text that its line needs

@@ -67,8 +67,12 @@ module Norvel
 
       # The first paragraph that is marked as a heading of the first level.
       def chapter
-        @chapter ||= @document.paragraphs.find { |one| !one.blank? && @document.look(one)[:outline_level] == 1 } or
+        @chapter ||= @document.paragraphs.find { |one| headed?(one) } or
           raise Refused, "Nothing is marked as a heading of the first level yet, so a running head can't name chapters."
+      end
+
+      def headed?(paragraph)
+        paragraph.word_count.positive? && @document.look(paragraph)[:outline_level] == 1
       end
 
       def cached(name)

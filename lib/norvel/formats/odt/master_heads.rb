@@ -43,6 +43,13 @@ module Norvel
           KINDS.each { |kind| fill(master, kind, heads.fetch(kind)) }
         end
 
+        # Gives a master of first pages what these show, and that of the others all but that.
+        def part_first(opening, body, number)
+          heads = wanted(number)
+          put(opening, heads.transform_values { |which| {default: which[:first]} })
+          put(body, heads.transform_values { |which| which.except(:first) })
+        end
+
         private
 
         def told(document, number)

@@ -129,7 +129,7 @@ module Norvel
         def made_like(master, values, number)
           made = make(free_name(master.shown), master)
           dress(made, values, number, master)
-          opening?(values) ? opening(made, values[:starts]) : made
+          opening?(values) ? opening(made, values, number) : made
         end
 
         # Does such a section begin on a page of one side?
@@ -138,10 +138,12 @@ module Norvel
         end
 
         # The master of a first page that stands on one side; the pages after it have another, on both.
-        def opening(body, starts)
-          name = "#{body.shown}, #{USAGES.fetch(starts)}"
+        def opening(body, values, number)
+          usage = USAGES.fetch(values[:starts])
+          name = "#{body.shown}, #{usage}"
           made = make(shown(name) ? free_name(name) : name, body)
-          @part.set(made.layout, "style:page-usage", USAGES.fetch(starts))
+          @heads.part_first(made, body, number) if values[:title_page]
+          @part.set(made.layout, "style:page-usage", usage)
           @part.set(made.node, "style:next-style-name", body.name)
           made.next_name = body.name
           made
