@@ -18,6 +18,7 @@ module Norvel
       # container id of the cell or box it stands in, nil in the story itself
       # anchors   Anchor, by their places: what stands between its letters
       FIELDS = %i[id part section style_id direct mark runs table source holds container anchors].freeze
+      ELSEWHERE = (FIELDS - [:section]).freeze
       attr_reader(*FIELDS)
 
       NO_ANCHORS = [].freeze
@@ -178,6 +179,13 @@ module Norvel
         other.is_a?(Paragraph) && FIELDS.all? { |field| public_send(field) == other.public_send(field) }
       end
       alias_method :==, :eql?
+
+      # Is it the same, in whatever section?
+      def same_elsewhere?(other)
+        equal?(other) || ELSEWHERE.all? { |field|
+          (own = public_send(field)).equal?(one = other.public_send(field)) || own == one
+        }
+      end
     end
   end
 end

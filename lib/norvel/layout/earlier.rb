@@ -19,6 +19,14 @@ module Norvel
         @result.stories.setting.blocks
       end
 
+      # The block of a paragraph that is the same but for the number of its section; nil for none.
+      def twin(paragraph)
+        return if @was.sections.equal?(@document.sections)
+        @twins ||= blocks.to_h { |was, block| [was.id, block] }
+        block = @twins[paragraph.id] or return
+        block if block.paragraph.same_elsewhere?(paragraph)
+      end
+
       # Do looks and lists come from the same styles, so that the same paragraph is the same block?
       def same_styles?
         @was.cascade.equal?(@document.cascade) && @was.settings.equal?(@document.settings)

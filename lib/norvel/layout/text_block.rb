@@ -23,9 +23,9 @@ module Norvel
         measure_lines
       end
 
-      # The same lines under another look of the paragraph.
-      def dressed(look, section:)
-        dup.tap { |block| block.wear(look, section) }
+      # The same lines under another look of the paragraph, or of one that is the same in another section.
+      def dressed(look, section:, paragraph: self.paragraph)
+        dup.tap { |block| block.wear(look, section, paragraph) }
       end
 
       def count
@@ -108,9 +108,9 @@ module Norvel
 
       protected
 
-      def wear(look, section)
+      def wear(look, section, paragraph)
         spaced = look[:line_spacing] != @look[:line_spacing]
-        @look, @section = look, section
+        @look, @section, @paragraph = look, section, paragraph
         measure_lines if spaced
       end
 

@@ -41,7 +41,7 @@ module Norvel
       #   section: its number; beside: does it stand in a note, head or foot? room: the most that an object may be high;
       #   values: what says the values of its fields
       def block(paragraph, measure, section:, values:, beside: false, room: nil)
-        known = @known && @known[paragraph]
+        known = @known && (@known[paragraph] || @earlier.twin(paragraph))
         block = untouched(known, paragraph, measure, section) ||
           set_anew(known, paragraph, measure, section, values, beside, room)
         @computed << paragraph if block.setting.values && !beside
@@ -61,8 +61,8 @@ module Norvel
         return unless way && way.measure == measure && way.values.nil? && way.marker == @markers[paragraph.id]
         return unless @earlier.same_letters?(paragraph)
         look = document.look(paragraph)
-        return known if known.look.equal?(look) && known.section == section
-        known.dressed(look, section:) if same_indents?(way.indents, look) && way.tabs == look[:tabs]
+        return known if known.look.equal?(look) && known.section == section && known.paragraph.equal?(paragraph)
+        known.dressed(look, section:, paragraph:) if same_indents?(way.indents, look) && way.tabs == look[:tabs]
       end
 
       # Holds what another setting made, until it is made anew.

@@ -61,12 +61,9 @@ module Norvel
 
       # Where the last entry ended a page or a section, the last of the list does.
       def around(document, place, list, id)
-        last = @gone.last
-        ends = last.raw_text.include?("\f")
-        list = super
-        tail = list.last
-        tail = tail.with(runs: (tail.runs + [Document::Run.new("\f", nil, NOTHING)]).freeze) if ends
-        [*list[0..-2], tail.with(holds: last.holds)]
+        *before, tail = super
+        breaks = [Document::Run.new("\f", nil, NOTHING)] if @gone.last.raw_text.include?("\f")
+        [*before, tail.with(runs: [*tail.runs, *breaks].freeze, holds: @gone.last.holds)]
       end
     end
   end

@@ -28,8 +28,9 @@ module Norvel
             node = was ? @nodes.paragraphs[paragraph.source] : made(paragraph)
             moved = was.nil? || !staying[paragraph.source]
             put(node, previous, paragraph.container) if moved
-            patch(node, was, paragraph) unless was && paragraph == was
-            changed ||= moved || paragraph != was
+            same = was && paragraph.same_elsewhere?(was) # where sections begin is not the paragraph's to say
+            patch(node, was, paragraph) unless same
+            changed ||= moved || !same
             previous = node
           end
           gone = @original.paragraphs.reject { |paragraph| kept[paragraph.source] }

@@ -27,7 +27,7 @@ module Norvel
 
         # Headings are elements of their own, with their level.
         def kind(node, was, now)
-          return false if was == now && !@restyled
+          return false if was&.same_elsewhere?(now) && !@restyled
           level = level(@document, now)
           same = was && level(@came, was) == level && header?(@came, was) == header?(@document, now)
           return false if same

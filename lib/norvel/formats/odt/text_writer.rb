@@ -74,7 +74,7 @@ module Norvel
 
         def patch(node, was, now)
           touched = @writer.kind(node, was, now)
-          return touched if was == now && !@writer.moved_stops?(was, now)
+          return touched if was&.same_elsewhere?(now) && !@writer.moved_stops?(was, now)
           letters = @writer.shared_letters(now)
           before = was ? was.mark : NOTHING
           same = was && was.style_id == now.style_id && was.direct == now.direct && before == letters &&
