@@ -43,7 +43,8 @@ module MattersView
       begins = document.sections.each_index.filter_map { |number|
         document.paragraphs.find { |one| one.section == number + 1 && one.container.nil? }
       }
-      list = [document.paragraphs.first, *matters.headings, *begins].compact.uniq.sort_by { |one| document.position(one.id) }
+      list = [document.paragraphs.first, *matters.headings, *begins].compact.uniq
+        .sort_by { |one| document.position(one.id) }
       list.map { |one| [one.id, place_of_matter(one)] }
     end
   end

@@ -38,7 +38,8 @@ module Norvel
         unless @number.between?(2, document.sections.size)
           raise Refused, "There is no section #{@number} with one before it."
         end
-        return unless @keep == "this" && @number == 2 && document.format != "docx" && document.paragraphs.first.container
+        first = @keep == "this" && @number == 2
+        return unless first && document.format != "docx" && document.paragraphs.first.container
         raise Refused, "The text begins with a table, which can't name another set-up: keep that of the section before."
       end
 
