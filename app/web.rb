@@ -48,7 +48,8 @@ class Web < Sinatra::Base
   helpers Page, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView, StyleLetters, SurveyView,
     StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView, PlanView, HandoverView,
     TextView, SheetStrokes, SheetsView, SheetAtSize, SheetGround, MattersView, SectionsView, HeadsView,
-    ContentsView, CaptionsView, PartsView, SetupView
+    ContentsView, CaptionsView, PartsView, SetupView,
+    TriedView
 
   register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
     SheetRoutes, HandoverRoutes

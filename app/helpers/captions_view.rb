@@ -4,6 +4,7 @@
 module CaptionsView
   # A caption as the table shows it.
   CaptionRow = Struct.new(:caption, :paragraph, :page, :state)
+  RENUMBER = {"by_chapter" => "Number them by chapter …", "through" => "Number them through …"}.freeze
   KINDS_OF_CAPTIONS = {figure: "Figures", table: "Tables"}.freeze
 
   def captions
@@ -36,6 +37,12 @@ module CaptionsView
     @jumping_captions ||= Norvel::Edits::CountCaptions.jumps(document, captions.list)
   end
 
+  # The ways of numbering that the captions have not: [[act, words], …]
+  def other_numberings
+    chapters = captions.list.map { |one| !one.chapter.nil? }.uniq
+    RENUMBER.select { |act, _| chapters.include?(act == "through") }
+  end
+
   # Names of sequences that count here, each with the words for its list.
   def counted_sequences
     captions.list.select(&:counted?).map(&:sequence).uniq
@@ -44,6 +51,7 @@ module CaptionsView
   # The edit that a form asks for. Raises Refused.
   def captions_edit
     return Norvel::Edits::RefreshNumbers.new if params[:act] == "refresh"
+    return Norvel::Edits::RenumberCaptions.new(by_chapter: params[:act] == "by_chapter") if RENUMBER[params[:act]]
     Norvel::Edits::CountCaptions.new(captions.typed.map(&:id))
   end
 

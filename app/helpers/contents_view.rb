@@ -3,6 +3,7 @@
 # Contents lists on the Sheets station: what they say, what they should say, and one put in.
 module ContentsView
   SHOWN = 40 # entries of a list on the page
+  LEADERS = {"dots" => "dots", "dashes" => "dashes", "a line" => "a line", "none" => "nothing"}.freeze
 
   def contents
     @contents ||= Norvel::ContentsLists.new(document)
@@ -51,7 +52,7 @@ module ContentsView
     return Norvel::Edits::RefreshContents.new(params[:number].to_i) if params[:number]
     levels = params[:levels].to_i.clamp(1, 9)
     Norvel::Edits::PutInContents.new(params[:before].to_i, levels:, captions: listed_sequence,
-      heading: params[:heading].to_s[0, 200])
+      heading: params[:heading].to_s[0, 200], leader: (params[:leader] if LEADERS.key?(params[:leader])))
   end
 
   # What a list can be of: {"" => "headings", "Figure" => "captions: Figure", …}

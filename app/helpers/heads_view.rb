@@ -2,7 +2,8 @@
 
 # Heads and feet on the Sheets station: what each matter shows, and what it is to show.
 module HeadsView
-  WAYS = {"default" => "every page", "even" => "left pages", "first" => "its first page"}.freeze
+  WAYS = {"default" => "every page", "even" => "left pages", "first" => "its first page",
+          "openings" => "the first page of each section"}.freeze
   KINDS = {"header" => "head", "footer" => "foot"}.freeze
   SIDES = %w[left middle right].freeze
   TOKENS = {"page" => "page number", "pages" => "number of pages", "chapter" => "chapter", "title" => "title",
@@ -21,7 +22,12 @@ module HeadsView
   end
 
   def head_way
-    WAYS.key?(params[:which]) ? params[:which] : "default"
+    head_ways.include?(params[:which]) ? params[:which] : "default"
+  end
+
+  # Those that the chosen matter can have: chapters that are sections open on pages of their own.
+  def head_ways
+    (chosen_matter.sections.size > 1) ? WAYS.keys : WAYS.keys - ["openings"]
   end
 
   # "right pages" where left ones differ.
@@ -34,13 +40,17 @@ module HeadsView
     case way
     when "even" then document.settings.even_and_odd
     when "first" then document.sections[matter.sections.first - 1].title_page
+    when "openings" then matter.sections.drop(1).any? { |number| document.sections[number - 1].title_page }
     else true
     end
   end
 
   # The Story that a matter shows, nil for none; of all pages where such pages have none of their own.
   def running_story(matter, kind, way)
-    document.head(matter.sections.first, kind, way_set?(matter, way) ? way : "default")
+    return document.head(matter.sections.first, kind, "default") unless way_set?(matter, way)
+    return document.head(matter.sections.first, kind, way) unless way == "openings"
+    opening = matter.sections.drop(1).find { |number| document.sections[number - 1].title_page }
+    document.head(opening, kind, "first")
   end
 
   # What a head or foot says: RunningLine, or nil where it is set otherwise.
@@ -74,12 +84,14 @@ module HeadsView
     return Norvel::Edits::JoinRunning.new("first", chosen_matter.sections.first) if params[:join] == "first"
     lines = KINDS.keys.to_h { |kind| [kind, sent_line(kind)] }.reject { |kind, line| said_already?(kind, line) }
     raise Norvel::Refused, "Head and foot say that already." if lines.empty?
-    Norvel::Edits::SetRunning.new(chosen_matter.sections, lines, which: head_way)
+    openings = head_way == "openings"
+    Norvel::Edits::SetRunning.new(chosen_matter.sections, lines, which: openings ? "first" : head_way, each: openings)
   end
 
   # The first sheets of the matter as they are and as they would be: [[before, after], …]
   def headed_pairs
     sheets = pages.sheets.select { |sheet| chosen_matter.sections.include?(sheet.section) && !sheet.blank }
+    sheets = sheets.select(&:opens) if head_way == "openings"
     pairs = sheets.first(3).map { |sheet| [sheet, @after.pages.sheets[sheet.page - 1]] }
     pairs.select(&:last)
   end

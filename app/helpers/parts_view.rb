@@ -47,7 +47,9 @@ module PartsView
 
   # The edit that a form asks for. Raises Refused.
   def part_edit
-    Norvel::Edits::PutInPart.new(params[:put_in].to_s, manuscript.rules.parts.map { |part| part["part"] })
+    order = manuscript.rules.parts.map { |part| part["part"] }
+    levels = manuscript.rules.part("contents")&.fetch("levels", nil)
+    Norvel::Edits::PutInPart.new(params[:put_in].to_s, order, **{levels:}.compact)
   end
 
   # Sheets around the part that a change is about.

@@ -83,6 +83,17 @@ module SheetRoutes
       go_after manuscript.perform(join_edit, version: params[:version]).title, path_to("sheets/matters")
     end
 
+    # A change of pages from elsewhere, seen before it is kept.
+    app.get("/manuscripts/:id/sheets/tried") do
+      redirect to(path_to("sheets")), 303 unless pages
+      try_edit { tried_edit }
+      station :tried
+    end
+
+    app.post("/manuscripts/:id/sheets/tried") do
+      go_after manuscript.perform(tried_edit, version: params[:version]).title, path_to("sheets")
+    end
+
     # Heads and feet: what matters show, and are to show.
     app.get("/manuscripts/:id/sheets/heads") do
       redirect to(path_to("sheets")), 303 unless pages && chosen_matter

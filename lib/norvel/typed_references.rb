@@ -3,8 +3,8 @@
 module Norvel
   # Words of the text that name a figure or table by a number that was typed: "see Table 4".
   class TypedReferences
-    # paragraph: id; words: "Table 4"; kind: :figure or :table; label: "4"
-    Reference = Value.define(:paragraph, :words, :kind, :label)
+    # paragraph: id; words: "Table 4"; kind: :figure or :table; label: "4"; at, size: where that stands in the seen text
+    Reference = Value.define(:paragraph, :words, :kind, :label, :at, :size)
 
     NAMED = /(?<![\p{L}\p{N}])(?<words>#{Captions::WORD}\.?[\s\u00A0]+(?<label>(?:[0-9]{1,3}[.–-])?[0-9]{1,3}))
       (?![\p{N}.–-]?\p{N}|\p{L})(?<elsewhere>[\s\u00A0]+(?:of|in|from|by|von|aus|bei|de|du|des|del|di|da)\b)?/ix
@@ -22,21 +22,31 @@ module Norvel
       list.reject { |one| labels[one.kind].nil? || labels[one.kind][one.label] }
     end
 
-    private
-
+    # All of them.
     def list
       own = @captions.to_h { |one| [one.id, true] }
       @document.paragraphs.reject { |one| own[one.id] || one.blank? }.flat_map { |paragraph| named(paragraph) }
     end
 
+    private
+
     def named(paragraph)
       return [] if listed[paragraph.id]
-      paragraph.text.to_enum(:scan, NAMED).filter_map do
+      text = paragraph.seen_text
+      text.to_enum(:scan, NAMED).filter_map do
         match = Regexp.last_match
-        next if match[:elsewhere]
+        next if match[:elsewhere] || computed?(paragraph, match.begin(:label))
         Reference.new(paragraph: paragraph.id, words: match[:words], kind: match[:figure] ? :figure : :table,
-          label: match[:label].tr("–-", ".."))
+          label: match[:label].tr("–-", ".."), at: match.begin(:label), size: match[:label].size)
       end
+    end
+
+    # Is that letter the result of a field?
+    def computed?(paragraph, place)
+      return false if paragraph.plain?
+      at = 0
+      run = paragraph.runs.find { |one| (at += one.text.delete(Document::Run::SIGN).size) > place }
+      run.within.any? { |span| span.is_a?(Document::Field) || span.is_a?(Document::FieldResult) }
     end
 
     # Paragraphs of contents lists and of works referred to say what others are called.

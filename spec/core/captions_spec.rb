@@ -33,7 +33,7 @@ RSpec.describe Norvel::Captions do
     list.first.mend.edit(list.select { |one| one.mend == list.first.mend }, guide).apply(document).after
   end
 
-  def labels(document) = described_class.new(document).list.map { |one| [one.kind, one.label, one.counted?] }
+  def labels(document) = Norvel::Captions.new(document).list.map { |one| [one.kind, one.label, one.counted?] }
 
   def instructions(document) = document.paragraphs.flat_map { |one| Norvel::Sequences.in(one) }.map(&:instruction)
 
@@ -41,7 +41,7 @@ RSpec.describe Norvel::Captions do
   def settled?(document)
     again = Norvel::Formats.read(Norvel::Formats.write(document).bytes, name: document.name)
     expect(again.paragraphs.map(&:text)).to eq document.paragraphs.map(&:text)
-    expect(Norvel::Sequences.new(again).said.values.flat_map(&:values)).to eq(described_class.new(again).list.map { |one| one.number.to_s })
+    expect(Norvel::Sequences.new(again).said.values.flat_map(&:values)).to eq(Norvel::Captions.new(again).list.map { |one| one.number.to_s })
     Norvel::ComputedNumbers.new(again).stale.empty?
   end
 
@@ -106,7 +106,7 @@ RSpec.describe Norvel::Captions do
 
   it "are asked for by chapter or through, as the guide says" do
     document = made(caption("Figure ", counted("Figure", 1), ". Tides"))
-    expect(told(document, "numbered: by_chapter")).to eq [["A caption is not numbered by chapter", nil]]
+    expect(told(document, "numbered: by_chapter")).to eq [["A caption is not numbered by chapter", false]]
     expect(told(document, "numbered: through")).to eq []
     expect(guide("numbered: by_chapter").unchecked).to eq []
   end
@@ -144,6 +144,39 @@ RSpec.describe Norvel::Captions do
     PYTHON
     expect(status).to be_success, err
     expect(JSON.parse(out)).to eq [[["Figure", "3", "3"], ["Figure", "Figure+1", "4"]], ["Figure"]]
+  end
+
+  describe Norvel::Edits::RenumberCaptions do
+    def book(*counts)
+      made(chapter("CHAPTER 1. Tides"), caption("Figure ", counts[0] || "1", ". A"), said("As Figure 1 shows, and Fig. 3; see Figure 9 and Table 1."), caption("Table ", counts[1] || "1", ". T"), chapter("2 Dues"), caption("Figure ", counts[2] || "2", ". B"), caption("Figure ", counts[3] || "3", ". C"), said("Figures like Figure 2 and figure 3, not Figure 30."))
+    end
+
+    [:itself, :as_odt].each do |form|
+      it "numbers captions by chapter with all that names them, and back again (#{form})" do
+        document = (form == :as_odt) ? as_odt(book) : book
+        now = described_class.new(by_chapter: true).apply(document).after
+        expect(labels(now).map { |kind, label, counts| [kind, label, counts] }).to eq [[:figure, "1.1", true], [:table, "1.1", true], [:figure, "2.1", true], [:figure, "2.2", true]]
+        expect(now.paragraphs.map(&:text).values_at(2, -1)).to eq ["As Figure 1.1 shows, and Fig. 2.2; see Figure 9 and Table 1.1.", "Figures like Figure 2.1 and figure 2.2, not Figure 30."]
+        expect(settled?(now)).to be true
+        back = described_class.new(by_chapter: false).apply(now).after
+        expect(back.paragraphs.map(&:text)).to eq document.paragraphs.map(&:text)
+        expect(settled?(back)).to be true
+      end
+    end
+
+    it "takes fields of other writers for what they are, and real references along" do
+      complex = ->(text) { %w[begin separate end].map { |type| %(<w:r><w:fldChar w:fldCharType="#{type}"/></w:r>) }.then { |from, to, ending| "#{from}<w:r><w:instrText> SEQ Figure \\* ARABIC </w:instrText></w:r>#{to}#{r(text)}#{ending}" } }
+      document = book(complex["1"], counted("Table", 1), complex["2"], complex["3"])
+      now = described_class.new(by_chapter: true).apply(document).after
+      expect(labels(now).map { |_, label, counts| [label, counts] }).to eq [["1.1", true], ["1.1", true], ["2.1", true], ["2.2", true]]
+      expect(settled?(now)).to be true
+      expect(instructions(reread(now)).size).to eq 4
+    end
+
+    it "is refused where a caption has no chapter" do
+      expect { described_class.new(by_chapter: true).change(made(caption("Figure 1. A"), chapter("1 Tides"))) }.to raise_error(Norvel::Refused, /before the first chapter/)
+      expect { described_class.new(by_chapter: true).change(made(said("Words."))) }.to raise_error(Norvel::Refused)
+    end
   end
 
   describe "lists of them" do

@@ -103,6 +103,13 @@ RSpec.describe Norvel::ContentsLists do
     end
   end
 
+  it "leads to labels as it is asked: dots, a line or nothing, also where its styles are there" do
+    stops = ->(document) { described_class.in(document).first.paragraphs(document).map { |one| document.look(one)[:tabs] }.map { |tabs| Norvel::Styles::Properties[:tabs].type.seen(tabs).last.last }.uniq }
+    expect(stops[listed(:docx)]).to eq ["dots"]
+    expect(stops[reread(listed(:odt, leader: "a line"))]).to eq ["a line"]
+    expect(stops[reread(listed(:docx, leader: "none"))]).to eq [nil]
+  end
+
   it "keeps the links and fields of entries that say something else now" do
     list = listed(:docx)
     heading = list.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && list.look(one)[:outline_level] == 1 }
@@ -237,7 +244,7 @@ RSpec.describe Norvel::ContentsLists do
       expect(found(typed("Of tide mills\t3", "Of dues\t5")).map { |one| [one.mend.safe, one.mend.steps.first.last] }).to eq [[true, 1]]
       expect(found(typed("Of tide mills\t3", "Their wheels\t5")).map { |one| one.mend.safe }).to eq [false]
       expect(found(typed("Of tide mills\t3", "Their old wheels\t4", "Of dues\t5")).map { |one| one.mend.safe }).to eq [false]
-      expect(found(typed("One\t1", "Two\t2")).map { |one| [one.message, one.mend] }).to eq [["The document has no contents list", nil]]
+      expect(found(typed("One\t1", "Two\t2")).map { |one| [one.message, one.mend.name] }).to eq [["The document has no contents list", "put_in_part"]]
     end
 
     it "keep the break after them" do

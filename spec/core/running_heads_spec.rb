@@ -60,6 +60,13 @@ RSpec.describe Norvel::Edits::SetRunning do
         expect(shown(again(joined))).to eq shown(joined)
       end
 
+      it "lets every chapter that is a section open on a page of its own kind" do
+        chapters = done(document, Norvel::Edits::BeginChapters.new([document.paragraphs[4].id], "next_page"))
+        now = done(chapters, described_class.new([2, 3], {"header" => line(middle: "Opened"), "footer" => line}, which: "first", each: true))
+        expect(shown(now)).to eq [["", "i"], ["Opened", ""], ["Opened", ""]]
+        expect(shown(again(now))).to eq shown(now)
+      end
+
       it "can be said of nothing at all, and is taken back whole" do
         change = heads(1, footer: line).apply(document)
         expect(shown(again(change.after))).to eq [["", ""], ["", "1"], ["", "2"]]

@@ -146,6 +146,26 @@ RSpec.describe "the sheets set up", type: :feature do
     expect([again.settings.mirrored, again.sections.map(&:landscape?)]).to eq [true, [false, true, false]]
   end
 
+  it "begin chapters on right pages, seen before it is kept; a finding's mend is seen so too" do
+    bring("sheets/matters")
+    select "on a right page", from: "chapters-begin"
+    click_button "See the pages"
+    expect(page).to have_css(".ripple", text: "Begin 8 chapters on a right page, not kept yet")
+    expect(page).to be_axe_clean.within("#station")
+    keep "Begin 8 chapters on a right page"
+    document = manuscript.document
+    sides = Norvel::Matters.new(document).chapters.map { |one| pages.sheet_of(one.id).side }
+    expect(sides.uniq).to eq ["right"]
+    find("#take-back-button").click
+    expect(page).to have_css("#said", text: "Taken back: Begin 8 chapters")
+    at_station("findings")
+    within("tr.group", text: "The list of tables is missing") { click_link "Put it in …" }
+    expect(page).to have_css(".ripple", text: "Put in the list of tables, not kept yet")
+    keep "Put in the list of tables"
+    at_station("findings")
+    expect(page).not_to have_css("tr.group", text: "The list of tables is missing")
+  end
+
   it "let typed captions be counted, and tell what the text names in vain" do
     @manuscript = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx", guide: "ravelmouth-thesis")
     at_station("sheets/captions")

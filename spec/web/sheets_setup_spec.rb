@@ -73,6 +73,16 @@ RSpec.describe "setting sheets up" do
     expect(post_form("#{at}/captions", version: 0, act: "refresh").first).to eq 422
   end
 
+  it "of what is tried: nothing that is not there" do
+    get "#{at}/tried"
+    expect([last_response.status, body]).to match [200, /Nothing was tried/]
+    get "#{at}/tried", group: "none", chapters: ""
+    expect(last_response.status).to eq 200
+    expect(post_form("#{at}/tried", version: 0, group: "none")).to match [422, /not there any more/]
+    expect(post_form("#{at}/matters/join", version: 0, join: "2 this")).to match [422, /no section 2/]
+    expect(post_form("#{at}/matters/join/ripple", version: 0, join: "x")).to match [200, /no section 0/]
+  end
+
   it "of files with next to nothing in them" do
     [package("<w:p/>"), package(""), package(table([%w[a b]])), package(p(r("One")) + "<w:p><w:pPr><w:sectPr/></w:pPr></w:p>")].each do |bytes|
       place = "/manuscripts/#{bring(bytes).id}/sheets"

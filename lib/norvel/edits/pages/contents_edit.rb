@@ -45,16 +45,25 @@ module Norvel
       end
 
       # The style of entries of a level, made where there is none: its right edge is where labels stand. captions: are
-      # they those of a list of captions?
-      def with_entry_style(document, level, measure, captions: false)
+      # they those of a list of captions? leader: what leads to labels, as tab stops say it, "none" for nothing, nil for
+      # what the style says
+      def with_entry_style(document, level, measure, captions: false, leader: nil)
         name = styled_name(document, captions ? "Table of Figures" : "TOC #{level}")
-        return [document, document.sheet.called(name).id] if document.sheet.called(name)
+        known = document.sheet.called(name)
+        stop = label_stop(measure, leader || "dots")
+        return [leader ? ChangeStyle.new(known.id, {tabs: stop}).change(document) : document, known.id] if known
         made = DefineStyle.new(name, values: {
           indent_left: (level - 1) * 14.0, first_line: 0.0, space_before: 0.0, space_after: 3.0, align: "left",
           line_spacing: Styles::Properties::SINGLE,
-          tabs: Styles::Properties[:tabs].type.typed("right #{Length.plain((measure - 0.05).floor(1))} pt with dots")
+          tabs: stop
         }).change(document)
         [made, made.sheet.called(name).id]
+      end
+
+      # The tab stop where labels stand.
+      def label_stop(measure, leader)
+        way = " with #{leader}" unless leader == "none"
+        Styles::Properties[:tabs].type.typed("right #{Length.plain((measure - 0.05).floor(1))} pt#{way}")
       end
 
       # What a style is called in files of the document's kind.

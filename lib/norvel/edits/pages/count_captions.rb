@@ -57,22 +57,7 @@ module Norvel
         paragraph = document.paragraph(caption.id)
         field = Document::Field.new(id: next_field(paragraph), does: "sequence", cached: caption.number.to_s,
           instruction: instruction(document, caption, before))
-        from = 0
-        runs = paragraph.runs.flat_map do |run|
-          start, from = from, from + run.text.size
-          parted(run, caption.at - start, caption.at + caption.size - start, field)
-        end
-        paragraph.with(runs: runs.freeze)
-      end
-
-      # The run in pieces: what stands before the number, the number in its field, what stands after.
-      def parted(run, from, to, field)
-        from, to = from.clamp(0, run.text.size), to.clamp(0, run.text.size)
-        return [run] if from == to
-        number = run.slice(from, to - from)
-        inside = Document::Run.new(number.text, run.style_id, run.direct, run.source, number.carried,
-          [*run.within, field].freeze)
-        [run.slice(0, from), inside, run.slice(to, run.text.size - to)].reject { |one| one.text.empty? }
+        CaptionNumber.new(paragraph).counted(field)
       end
 
       def next_field(paragraph)

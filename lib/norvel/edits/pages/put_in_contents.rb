@@ -6,12 +6,13 @@ module Norvel
     # begins after it where one began before it.
     class PutInContents < ContentsEdit
       # before: id of a paragraph; levels: 1 to so many; captions: the sequence whose captions it lists, nil for
-      # headings; heading: the words over it, or nil
-      def initialize(before, levels: 3, captions: nil, heading: nil)
+      # headings; heading: the words over it, or nil; leader: what leads to labels (ContentsEdit)
+      def initialize(before, levels: 3, captions: nil, heading: nil, leader: nil)
         @before = before
         @levels = levels
         @captions = captions
         @heading = heading.to_s.strip
+        @leader = leader
       end
 
       def change(document)
@@ -45,7 +46,7 @@ module Norvel
         styles = {}
         measure = document.sections[place.section - 1].measure
         made = @wanted.map(&:level).uniq.inject(document) do |now, level|
-          now, styles[level] = with_entry_style(now, level, measure, captions: !@captions.nil?)
+          now, styles[level] = with_entry_style(now, level, measure, captions: !@captions.nil?, leader: @leader)
           now
         end
         made = with_heading_style(made) unless @heading.empty?

@@ -13,10 +13,11 @@ module Norvel
         Parts::NAMES.include?(name) && !NEVER.include?(name)
       end
 
-      # name: of the part; order: names of all parts in the order that is asked for
-      def initialize(name, order)
+      # name: of the part; order: names of all parts in the order that is asked for; levels: of a contents list
+      def initialize(name, order, levels: 3)
         @name = name
         @order = order
+        @levels = levels
       end
 
       def change(document)
@@ -60,7 +61,7 @@ module Norvel
       def list(document)
         place = following(document) or raise Refused, "There is nothing that the #{label} could stand before."
         sequence = sequence(document) if LISTS.key?(@name)
-        PutInContents.new(place.id, captions: sequence, heading: words).change(document)
+        PutInContents.new(place.id, captions: sequence, heading: words, levels: @levels).change(document)
       end
 
       def sequence(document)

@@ -10,18 +10,20 @@ module Norvel
       WORDS = {"default" => "", "even" => " of left pages", "first" => " of the first page"}.freeze
       NAMES = {"header" => "Head", "footer" => "Foot"}.freeze
 
-      # sections: numbers from 1, in a row; lines: {"header" => RunningLine, "footer" => …}, those left out stay
-      def initialize(sections, lines, which: "default")
+      # sections: numbers from 1, in a row; lines: {"header" => RunningLine, "footer" => …}, those left out stay;
+      # each: is the first page of each section meant, as of chapters that are sections?
+      def initialize(sections, lines, which: "default", each: false)
         @sections = sections
         @lines = lines
         @which = which
+        @each = each
       end
 
       def change(document)
         refuse(document)
         RunningHeads.new(document).change do |heads|
           heads.part_left_pages if @which == "even"
-          heads.part_first_page(@sections.first) if @which == "first"
+          opened.each { |number| heads.part_first_page(number) }
           @lines.each { |kind, line| heads.set(@sections, kind, @which, line) }
         end
       end
@@ -29,7 +31,7 @@ module Norvel
       def title(_document)
         said = @lines.map { |kind, line|
           words = line.to_a.map(&:strip).reject(&:empty?).join(" · ").gsub(RunningLine::TOKEN, '\1')
-          "#{NAMES.fetch(kind)}#{WORDS.fetch(@which)}: #{words.empty? ? "nothing" : words}"
+          "#{NAMES.fetch(kind)}#{@each ? " of first pages" : WORDS.fetch(@which)}: #{words.empty? ? "nothing" : words}"
         }
         "#{said.join("; ")}, in #{count(@sections.size, "section")}"
       end
@@ -39,6 +41,12 @@ module Norvel
       end
 
       private
+
+      # The sections whose first pages are meant.
+      def opened
+        return [] unless @which == "first"
+        @each ? @sections : @sections.first(1)
+      end
 
       def refuse(document)
         raise Refused, "Nothing is said of a head or foot." if @lines.empty?

@@ -74,6 +74,11 @@ module Norvel
           end
         end
 
+        # Fields of one element that hold nothing any more compute nothing.
+        def emptied(node)
+          @part.children(node, "fldSimple").each { |field| field.remove if field.element_children.empty? }
+        end
+
         # Places that begin or end at the edges of a paragraph, where they were not.
         def places(node, was, now)
           (@fresh ||= FreshPlaces.new(@original)).of(was, now).each do |mark|
@@ -95,6 +100,7 @@ module Norvel
           unless was && was.runs == now.runs
             elements = RunWriter.new(@part, was ? was.runs : [], nodes).write(node, now.runs)
             enclose(was ? was.runs : [], now.runs, elements)
+            emptied(node)
           end
           places(node, was, now) if was && !was.anchors.equal?(now.anchors)
           twin = twin(node) if now.part == :textbox

@@ -9,6 +9,8 @@ module Norvel
           Rule.new(name: "contents.#{name}", goes_by: :document, stage: :page)
         }.freeze
         OTHERWISE = "its lines are not the headings as they are now: it says these instead"
+        EVERY = Document::Field.new(does: "contents", instruction: "TOC")
+        MORE = "it adds a page or more: what comes after it moves"
         WHY = "it writes words of the list anew: look at them before and after"
 
         def self.asked(guide, _roles)
@@ -42,7 +44,14 @@ module Norvel
           typed = TypedContents.new(@document).lists.first
           return typed_list(typed) if typed
           finding("contents.missing", message: "The document has no contents list", asked: "a contents list",
-            found: "none", cause: [], cite: part["cite"])
+            found: "none", cause: [], cite: part["cite"], mend: put_in)
+        end
+
+        # Where there is something to list.
+        def put_in
+          return if contents.wanted(ContentsLists::List.new(field: EVERY, first: nil, last: nil)).empty?
+          Mend.new(name: "put_in_part", label: "Put it in", safe: false, why: MORE,
+            steps: [[:put_in_part, "contents", @guide.parts.map { |one| one["part"] }, part["levels"] || 3]])
         end
 
         # A list that was typed is none; where its lines are the headings, it may become one.

@@ -9,6 +9,7 @@ module Norvel
         RULES = [Rule.new(name: "captions.number", goes_by: :document, stage: :document)].freeze
         WAYS = {"by_chapter" => "by chapter", "through" => "through the whole text"}.freeze
         JUMPS = "a number does not follow from the one before: its sequence would begin anew with it"
+        NAMED = "it changes the numbers of captions, and of what names them in the text"
         PRINTED = "it changes numbers that are printed"
 
         def self.asked(guide, _roles)
@@ -43,8 +44,13 @@ module Norvel
           return [] unless WAYS.key?(asked)
           @captions.select { |one| one.chapter.nil? == (asked == "by_chapter") }.map do |caption|
             found(caption.id, message: "A caption is not numbered #{WAYS[asked]}", asked: WAYS[asked],
-              found: caption.label, cause: ["way"])
+              found: caption.label, cause: ["way"], mend: renumber(asked))
           end
+        end
+
+        def renumber(asked)
+          Mend.new(name: "renumber_captions", label: "Number them #{WAYS[asked]}", safe: false, why: NAMED,
+            steps: [[:renumber_captions, asked == "by_chapter"]])
         end
 
         def stale
