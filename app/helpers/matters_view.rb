@@ -82,7 +82,7 @@ module MattersView
 
   def matter_start(text)
     return if text.to_s.strip.empty?
-    number = text[/\A\s*(\d{1,4})\s*\z/, 1] or raise Norvel::Refused, "“#{text}” is no page number: type it like 1."
+    number = text[/\A\s*(\d{1,6})\s*\z/, 1] or raise Norvel::Refused, "“#{text}” is no page number: type it like 1."
     number.to_i
   end
 

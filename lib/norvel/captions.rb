@@ -57,7 +57,7 @@ module Norvel
 
     # The name it counts in: that of its field, that of others of its kind, its word, else the usual one.
     def sequence(kind, word, field)
-      return Sequences.name(field) if field
+      named = field && Sequences.name(field) and return named
       (@names ||= {})[kind] ||= counted_names[kind] || (SHORT.match?(word) ? NAMES[kind] : word.capitalize)
     end
 

@@ -29,6 +29,7 @@ module Norvel
         def write
           starts
           return @touched if unchanged?
+          found if @masters.all.empty?
           styles
           sections
           @touched.uniq
@@ -38,6 +39,17 @@ module Norvel
 
         def unchanged?
           @part.nil? || (@document.page_styles == @original.page_styles && @document.sections == @original.sections)
+        end
+
+        # A file without master pages gets one that says what its pages are taken for.
+        def found
+          holder = @reader.package.section(@part, "office:master-styles")
+          node = holder.add_child(@part.create("style:master-page", "style:name" => Masters::USUAL))
+          made = Masters::Master.new(Masters::USUAL, Masters::USUAL, nil, node, nil, {})
+          made.layout = own_layout(made, nil)
+          @masters.all[made.name] = made
+          set_up(made, @masters.section(nil).to_h, @masters.section(made).to_h)
+          @worn = @worn.map { made }
         end
 
         # The master that a section came with.
