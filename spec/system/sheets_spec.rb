@@ -127,6 +127,7 @@ RSpec.describe "the sheets", type: :feature do
     off = drawn.filter_map { |text, width| (width - wanted[text]).abs if wanted[text] && text.size > 3 }
     expect(off.size).to be > 20
     expect(off.max).to be < 0.2
+    expect(page.evaluate_script("getComputedStyle(document.querySelector('a.settext > text')).stroke")).to eq "none"
   end
 
   it "fill in by themselves once pages are worked out, and the head of the page with them" do

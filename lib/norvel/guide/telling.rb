@@ -48,8 +48,12 @@ module Norvel
         differing = @part.differences.map { |property, _, _| property.label.downcase }
         said = [("keeps #{words.join(", ")}" if words.any?),
           ("keeps #{differing.join(", ")} by hand" if differing.any?)].compact
-        said.empty? ? "no word changes" : said.join("; ")
+        said.empty? ? UNCHANGED.fetch(@part.kind, "no word changes") : said.join("; ")
       end
+
+      # What else is said of kinds that keep no emphasis by hand.
+      UNCHANGED = {"set_running" => "the text itself stays", "replace_typed_contents" => "all but the list stays",
+                   "count_captions" => "they print the same"}.freeze
 
       # {before:, after:} of its telling place, as text.
       def example

@@ -55,9 +55,17 @@ module Norvel
         made = DefineStyle.new(name, values: {
           indent_left: (level - 1) * 14.0, first_line: 0.0, space_before: 0.0, space_after: 3.0, align: "left",
           line_spacing: Styles::Properties::SINGLE,
-          tabs: stop
+          tabs: stop, **letters_of_text(document)
         }).change(document)
         [made, made.sheet.called(name).id]
+      end
+
+      # Entries are set in the letters of the text.
+      def letters_of_text(document)
+        body = document.paragraphs.select { |one| document.settled.role(one) == "body" }
+        looks = body.map { |one| document.letter_look(one) }
+        most = looks.tally.max_by(&:last)&.first or return {}
+        {font: most[:font], size: most[:size]}
       end
 
       # The tab stop where labels stand.
