@@ -52,7 +52,7 @@ class Web < Sinatra::Base
     TriedView
 
   register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
-    SheetRoutes, HandoverRoutes
+    SettingRoutes, SheetRoutes, HandoverRoutes
 
   before do
     headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"

@@ -18,7 +18,7 @@ module ContentsView
   def stale_words(pairs)
     wrong = pairs.count(&:wrong)
     return %(<span class="meets">✓ right on every line</span>) if wrong.zero?
-    %(<b class="must">#{wrong} of #{number(pairs.size)} #{(pairs.size == 1) ? "entry" : "entries"} wrong</b>)
+    %(<b class="must">#{wrong} of #{counted(pairs.size, "entry")} wrong</b>)
   end
 
   # Wrong entries before the others, in their order.

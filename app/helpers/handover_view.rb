@@ -42,15 +42,9 @@ module HandoverView
 
   # "3 images, 12 note marks and 1 table"
   def held_words(counts)
-    said = COUNTED.filter_map { |kind, noun| counted_noun(counts[kind], noun) if counts[kind] }
+    said = COUNTED.filter_map { |kind, noun| counted(counts[kind], noun) if counts[kind] }
     return "nothing but text" if said.empty?
     (said.size == 1) ? said.first : "#{said[0..-2].join(", ")} and #{said.last}"
-  end
-
-  def counted_noun(count, noun)
-    return counted(count, noun) unless noun.include?(" of ")
-    first, rest = noun.split(" of ", 2)
-    "#{number(count)} #{first}#{"es" unless count == 1} of #{rest}"
   end
 
   # What else is the same, or is not.

@@ -164,11 +164,11 @@ module Page
 
   # 28110 as "28,110".
   def number(count)
-    count.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
+    Norvel::Counted.number(count)
   end
 
   def counted(count, noun)
-    "#{number(count)} #{noun}#{"s" unless count == 1}"
+    Norvel::Counted.words(count, noun)
   end
 
   # The sign of a severity: a form of its own, so that it is never told by colour alone.

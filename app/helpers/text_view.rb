@@ -5,14 +5,13 @@ module TextView
   SHOWN = 60 # blocks
   KINDS = {"heading" => "heading", "list_item" => "list entry", "quote" => "quotation", "code" => "line of code",
            "table" => "table", "body" => "paragraph"}.freeze
-  PLURALS = {"list entry" => "list entries", "line of code" => "lines of code"}.freeze
 
   # "4 headings, 12 paragraphs and 1 table"
   def text_words(text)
     counts = text.blocks.map { |block| KINDS.fetch(block.role[/\A[a-z_]+?(?=_\d|\z)/], "paragraph") }.tally
     counts["note"] = text.notes.size if text.notes.any?
     said = counts.map do |noun, count|
-      (count == 1) ? "1 #{noun}" : "#{number(count)} #{PLURALS.fetch(noun, "#{noun}s")}"
+      counted(count, noun)
     end
     (said.size == 1) ? said.first : "#{said[0..-2].join(", ")} and #{said.last}"
   end

@@ -74,7 +74,7 @@ module Norvel
     end
 
     def count(number, noun)
-      "#{number} #{noun}#{"s" unless number == 1}"
+      Counted.words(number, noun)
     end
   end
 end

@@ -179,6 +179,13 @@ RSpec.describe Norvel::Captions do
     end
   end
 
+  it "by chapter go into the other format with the numbers where they begin anew" do
+    document = made(chapter("1 Tides"), caption("Figure 1.1 A"), caption("Figure 1.2 B"), chapter("2 Dues"), caption("Figure 2.1 C"), caption("Figure 2.2 D"))
+    other = as_odt(mended(document))
+    expect(instructions(other)).to match [/Arabic\z/i, /Arabic\z/i, /\\r 1\z/, /Arabic\z/i]
+    expect(Norvel::ComputedNumbers.new(other).stale).to eq []
+  end
+
   describe "lists of them" do
     it "are put in as fields of their own, right on every line in both formats" do
       document = made(said("The begin."), caption("Figure 1. Tides"), said("Words."), caption("Figure 2. Weirs"))

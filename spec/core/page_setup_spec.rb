@@ -112,6 +112,14 @@ RSpec.describe "page set-up" do
       end
     end
 
+    it "goes through a conversion to .odt and back, blank pages and all" do
+      now = mended(book, "pagination: {chapters_start: odd_page}")
+      other = as_odt(now)
+      expect(sheets(other)).to eq sheets(now)
+      expect(other.sections.map(&:starts)).to eq now.sections.map(&:starts)
+      expect(sheets(Norvel::Formats.read(Norvel::Formats.write(other, as: "docx").bytes, name: "b.docx"))).to eq sheets(now)
+    end
+
     # Source: python3-odf of Debian 12, and ISO/IEC 26300-1 19.501: a page usage holds for every page of a layout.
     it "asks for a right page of the first page alone in .odt, so that the others are not all right ones" do
       path = File.join(Dir.mktmpdir, "o.odt")

@@ -76,7 +76,7 @@ module Norvel
       end
 
       def count(number, noun = "paragraph")
-        "#{number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse} #{noun}#{"s" unless number == 1}"
+        Counted.words(number, noun)
       end
 
       # Runs without those that were emptied; what holds something stays.

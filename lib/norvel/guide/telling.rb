@@ -42,7 +42,7 @@ module Norvel
       def keeps
         kept = @part.kept.sort_by { |_, count| -count }.reject { |_, count| count.zero? }
         words = kept.first(MOST).map do |name, count|
-          "#{number(count)} #{(count == 1) ? "word" : "words"} #{KEPT[name]}"
+          "#{Counted.words(count, "word")} #{KEPT[name]}"
         end
         words << "others" if kept.size > MOST
         differing = @part.differences.map { |property, _, _| property.label.downcase }
@@ -69,11 +69,7 @@ module Norvel
       private
 
       def counted(noun = "paragraph")
-        "#{number(@part.count)} #{noun}#{"s" unless @part.count == 1}"
-      end
-
-      def number(count)
-        count.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
+        Counted.words(@part.count, noun)
       end
 
       def changes

@@ -46,7 +46,7 @@ module Norvel
       end
 
       def counted(count, noun)
-        "#{count} #{noun}#{"s" unless count == 1}"
+        Counted.words(count, noun)
       end
     end
   end

@@ -18,7 +18,7 @@ module Norvel
       end
 
       def title(_document)
-        "Put a contents list in the place of #{count(@ids.size, "typed entry").sub("entrys", "entries")}"
+        "Put a contents list in the place of #{count(@ids.size, "typed entry")}"
       end
 
       # What it says is said anew; all else is proven the same.

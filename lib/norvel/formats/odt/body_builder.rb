@@ -55,6 +55,10 @@ module Norvel
           frame
         end
 
+        def restart(name, said)
+          @builder.restart(name, said)
+        end
+
         def comment_edge(object, part)
           return if object.edge == "start" # said by the comment itself
           part.create("office:annotation-end", "office:name" => "comment#{object.comment}")

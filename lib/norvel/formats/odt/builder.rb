@@ -97,6 +97,14 @@ module Norvel
           @counts[kind] += 1
         end
 
+        # The number with which a sequence begins anew where it says this; nil where it counts on.
+        def restart(name, said)
+          number = said.to_s[/\A\d+\z/]&.to_i or return
+          @sequences ||= Hash.new(0)
+          counted, @sequences[name] = @sequences[name] + 1, number
+          number unless number == counted
+        end
+
         # The first paragraph of a section begins a page of its master.
         def start_page(node, paragraph, part)
           return unless part.equal?(@package.content) && paragraph.container.nil? && !Document::Story.id?(paragraph.id)

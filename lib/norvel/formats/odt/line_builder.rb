@@ -111,8 +111,16 @@ module Norvel
           return linked(field) if field.does == "link"
           return if field.does == "contents"
           made = FieldElements.make(field, @part)
+          begin_anew(made, field) if made && field.does == "sequence"
           @report.lost("computed text (#{FieldElements.words(field).first}), kept as words", place: @place) unless made
           made
+        end
+
+        # Sequences that begin anew after headings say so themselves here: the number that is shown is the one that
+        # counts.
+        def begin_anew(made, field)
+          start = @builder&.restart(FieldElements.words(field).last, field.cached) or return
+          @part.set(made, "text:formula", start)
         end
 
         def linked(field)

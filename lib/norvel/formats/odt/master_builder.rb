@@ -46,12 +46,10 @@ module Norvel
           @report.approximate("room for binding", "part of the margin") unless section.gutter.zero?
           @report.lost("lines around the page") unless section.page_borders.empty?
           @report.lost("numbers of lines") if section.line_numbers
-          return if section.starts == "next_page"
-          @report.approximate("sections that begin on a left or right page", "they begin on the next page")
         end
 
         def set_up(section)
-          section.to_h.slice(*Document::PageStyle::VALUES, :number_format, :mirrored, :column_gap, :title_page)
+          section.to_h.slice(*Document::PageStyle::VALUES, :number_format, :mirrored, :column_gap, :title_page, :starts)
         end
 
         # {["header", "default"] => the id of its story, …} of what the section shows.
@@ -67,8 +65,10 @@ module Norvel
           shown = free_name(section, number)
           layout = layout(section, heads)
           name = page(shown, layout, heads, "default", nil)
-          return name unless section.title_page
-          page("#{shown}, first", layout, heads, "first", name)
+          usage = Masters::STARTS.key(section.starts)
+          return name unless section.title_page || usage
+          layout = layout(section, heads, usage) if usage
+          page("#{shown}, #{usage || "first"}", layout, heads, section.title_page ? "first" : "default", name)
         end
 
         def free_name(section, number)
@@ -97,10 +97,11 @@ module Norvel
           BodyBuilder.new(@builder, @part).fill(node.add_child(@part.create(name)), story.blocks)
         end
 
-        def layout(section, heads)
+        # usage: of a first page that stands on one side alone
+        def layout(section, heads, usage = ("mirrored" if section.mirrored))
           name = "Mpm#{@layouts = (@layouts || 0) + 1}"
           node = @part.create("style:page-layout", "style:name" => name,
-            "style:page-usage" => ("mirrored" if section.mirrored))
+            "style:page-usage" => usage)
           @builder.section("office:automatic-styles").add_child(node)
           properties = node.add_child(@part.create("style:page-layout-properties", values(section)))
           columns(properties, section) if section.columns > 1

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+# What is set on Sheets: each way shows how it is, tries a change with its pages, and keeps it.
+module SettingRoutes
+  # {address below sheets => what makes the edit of its form}
+  EDITS = {"matters" => :matters_edit, "matters/join" => :join_edit, "heads" => :heads_edit, "parts" => :part_edit,
+           "contents" => :contents_edit, "captions" => :captions_edit}.freeze
+
+  def self.registered(app)
+    EDITS.each do |way, edit|
+      view = way[/\A\w+/].to_sym
+      app.get("/manuscripts/:id/sheets/#{way}") { setting(view) } unless way.include?("/")
+      app.post("/manuscripts/:id/sheets/#{way}/ripple") { setting(view) { send(edit) } }
+      app.post("/manuscripts/:id/sheets/#{way}") { keep(view) { send(edit) } }
+    end
+
+    # A change of pages from elsewhere, seen before it is kept.
+    app.get("/manuscripts/:id/sheets/tried") { setting(:tried) { tried_edit } }
+    app.post("/manuscripts/:id/sheets/tried") { keep(:tried) { tried_edit } }
+
+    # The set-up of a sheet's pages: tried, in place where the sheet is shown, and kept.
+    app.post("/manuscripts/:id/sheets/:page/setup/ripple") do
+      redirect to(path_to("sheets")), 303 unless pages
+      @sheet = chosen_sheet(params[:page])
+      try_edit { setup_edit(@sheet) }
+      request.env["HTTP_HX_REQUEST"] ? partial(:setup_ripple, sheet: @sheet) : station(:sheet)
+    end
+
+    app.post("/manuscripts/:id/sheets/:page/setup") do
+      redirect to(path_to("sheets")), 303 unless pages
+      @sheet = chosen_sheet(params[:page])
+      keep(:sheet) { setup_edit(@sheet) }
+    end
+
+    app.helpers do
+      # The view of what is set, with what the edit of the block would do.
+      def setting(view, &edit)
+        redirect to(path_to("sheets")), 303 unless pages
+        @sent_matters = asked_matters if view == :matters && params[:asked]
+        edit ||= -> { matters_edit } if @sent_matters
+        try_edit(&edit) if edit
+        station view
+      end
+
+      def keep(view)
+        redirect to(path_to("sheets")), 303 unless pages
+        go_after manuscript.perform(yield, version: params[:version]).title, place_after(view)
+      end
+
+      # Where a change is seen once it is kept.
+      def place_after(view)
+        case view
+        when :matters then path_to(params[:join] ? "sheets/matters" : "sheets")
+        when :tried then path_to("sheets")
+        when :heads then path_to("sheets/heads", matter: params[:matter].to_i, which: head_way)
+        when :sheet then path_to("sheets", @sheet.page)
+        else path_to("sheets/#{view}")
+        end
+      end
+
+      # The document as the edit of the block would make it, with its pages.
+      def try_edit
+        @edit = yield
+        @after = @edit.change(document)
+        @after.lay_out(known: pages)
+      rescue Norvel::Error => refusal
+        @after = nil
+        @refused = refusal.message
+      end
+    end
+  end
+end
