@@ -21,6 +21,11 @@ module ContentsView
     %(<b class="must">#{wrong} of #{counted(pairs.size, "entry")} wrong</b>)
   end
 
+  # How many lists say something else than they should.
+  def stale_lists
+    @stale_lists ||= contents.lists.count { |list| contents.stale(list).positive? }
+  end
+
   # Wrong entries before the others, in their order.
   def shown_entries(pairs)
     wrong = pairs.select(&:wrong)
@@ -49,6 +54,7 @@ module ContentsView
 
   # The edit that a form asks for. Raises Refused.
   def contents_edit
+    return Norvel::Edits::RefreshLists.new if params[:all]
     return Norvel::Edits::RefreshContents.new(params[:number].to_i) if params[:number]
     levels = params[:levels].to_i.clamp(1, 9)
     Norvel::Edits::PutInContents.new(params[:before].to_i, levels:, captions: listed_sequence,

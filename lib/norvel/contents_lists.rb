@@ -136,15 +136,12 @@ module Norvel
       settled(rows + entries.drop(from).map { |entry| [entry, nil] })
     end
 
-    # One too many beside one that is missing is one that says something else.
+    # Between entries that are right, those too many beside those that are missing say something else, in their order.
     def settled(rows)
-      rows.each_with_object([]) do |(entry, wanted), kept|
-        last = kept.last
-        if last && wanted.nil? && last[0].nil? then last[0] = entry
-        elsif last && entry.nil? && last[1].nil? then last[1] = wanted
-        else
-          kept << [entry, wanted]
-        end
+      stretches = rows.chunk_while { |one, other| !one.all? && !other.all? }
+      stretches.flat_map do |stretch|
+        entries, wanted = stretch.filter_map(&:first), stretch.filter_map(&:last)
+        Array.new([entries.size, wanted.size].max) { |place| [entries[place], wanted[place]] }
       end
     end
 

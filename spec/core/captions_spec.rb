@@ -196,6 +196,12 @@ RSpec.describe Norvel::Captions do
         again.lay_out
         lists = Norvel::ContentsLists.new(again)
         expect(lists.lists.map(&:captions)).to eq ["Figure"]
+        upwards = Norvel::Edits::MoveParagraphs.new([again.paragraphs.last.id], "up")
+        moved = [upwards, upwards, Norvel::Edits::RefreshNumbers.new].inject(again) { |now, edit| edit.change(now) }.tap(&:lay_out)
+        rules = Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: list_of_figures}]\n")
+        expect(Norvel::Guide::Check.new(rules, moved).findings.map { |one| [one.rule, one.message] }).to eq [["contents.stale", "2 entries are wrong in the list of figures"]]
+        fresh = Norvel::Edits::RefreshLists.new.apply(moved).after.tap(&:lay_out)
+        expect(Norvel::Guide::Check.new(rules, fresh).findings).to eq []
         expect(lists.compared(lists.lists.first).map { |row| [row.entry.text, row.wrong] }).to eq [["Figure 1. Tides\t1", nil], ["Figure 2. Weirs\t1", nil]]
       end
     end

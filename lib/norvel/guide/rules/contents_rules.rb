@@ -13,34 +13,37 @@ module Norvel
         MORE = "it adds a page or more: what comes after it moves"
         WHY = "it writes words of the list anew: look at them before and after"
 
+        LISTS = %w[contents list_of_figures list_of_tables].freeze
+
         def self.asked(guide, _roles)
-          part = guide.part("contents") or return []
+          return [] if LISTS.none? { |name| guide.part(name) }
+          part = guide.part("contents") || {}
           ["contents.stale", ("contents.missing" if part["required"]), ("contents.levels" if part["levels"])].compact
         end
 
         def findings
-          return [] unless @document.pages && part
-          lists = of_headings
-          return [(missing if part["required"])].compact if lists.empty?
-          lists.flat_map { |list, number| [stale(list, number), levels(list)] }.compact
+          return [] if @document.pages.nil? || LISTS.none? { |name| @guide.part(name) }
+          stale = contents.lists.each_with_index.filter_map { |list, number| stale(list, number) }
+          stale + of_headings.filter_map { |list| levels(list) } + [missing].compact
         end
 
         private
 
         def part
-          @part ||= @guide.part("contents")
+          @part ||= @guide.part("contents") || {}
         end
 
         def contents
           @contents ||= ContentsLists.new(@document)
         end
 
-        # [[List, its number among all], …] of those that name headings.
+        # Those that name headings.
         def of_headings
-          contents.lists.each_with_index.reject { |list, _| list.captions }
+          contents.lists.reject(&:captions)
         end
 
         def missing
+          return if !part["required"] || of_headings.any?
           typed = TypedContents.new(@document).lists.first
           return typed_list(typed) if typed
           finding("contents.missing", message: "The document has no contents list", asked: "a contents list",
@@ -69,7 +72,8 @@ module Norvel
           first = wrong.first
           count = (wrong.size == 1) ? "An entry is" : "#{wrong.size} entries are"
           asked = first.wanted ? "#{first.wanted.text}, #{first.wanted.label}" : "no entry"
-          finding("contents.stale", message: "#{count} wrong in the contents list", asked:, found: first.wrong,
+          name = list.captions ? "list of #{list.captions.downcase}s" : "contents list"
+          finding("contents.stale", message: "#{count} wrong in the #{name}", asked:, found: first.wrong,
             paragraph: first.entry || list.paragraphs(@document).first, cause: [number], cite: part["cite"],
             mend: refresh(number))
         end
