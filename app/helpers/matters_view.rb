@@ -7,10 +7,12 @@ module MattersView
              "lower_letter" => "a, b, c", "upper_letter" => "A, B, C", "none" => "no label"}.freeze
   BEGINS = {"next_page" => "on the next page", "odd_page" => "on the next right page",
             "even_page" => "on the next left page"}.freeze
+  PLACES = %w[bottom_center bottom_right bottom_left top_right top_center top_left]
+    .to_h { |place| [place, place.tr("_", " ")] }.freeze
   MOST = 12 # matters that a form may hold
 
   # A row of the form: a matter as it is, or one that might be.
-  Row = Struct.new(:name, :paragraph, :format, :start, :shown_first, :begins, :note)
+  Row = Struct.new(:name, :paragraph, :format, :start, :shown_first, :begins, :note, :place)
 
   def matters
     @matters ||= Norvel::Matters.new(document)
@@ -51,12 +53,12 @@ module MattersView
 
   # The matters that a form says, Edits::SetMatters::Matter. Raises Refused.
   def sent_matters
-    @sent_matters ||= matter_fields.filter_map { |at, format, start, first, begins|
+    @sent_matters ||= matter_fields.filter_map { |at, format, start, first, begins, place|
       next if at.to_s.empty?
       paragraph = document.paragraph(at.to_i)
       Norvel::Edits::SetMatters::Matter.new(paragraph: paragraph.id, start: matter_start(start),
         format: FORMATS.key?(format) ? format : "decimal", shown_first: first != "no",
-        begins: BEGINS.key?(begins) ? begins : "next_page")
+        begins: BEGINS.key?(begins) ? begins : "next_page", place: (place if PLACES.key?(place)))
     }.sort_by { |matter| document.position(matter.paragraph) }.uniq(&:paragraph)
   end
 
@@ -75,7 +77,7 @@ module MattersView
   private
 
   def matter_fields
-    names = %i[matter_at matter_format matter_start matter_first matter_begins]
+    names = %i[matter_at matter_format matter_start matter_first matter_begins matter_place]
     lists = names.map { |name| Array(params[name]).first(MOST).map(&:to_s) }
     lists.first.each_index.map { |place| lists.map { |list| list[place] } }
   end
@@ -89,7 +91,8 @@ module MattersView
   def sent_rows
     names = (sent_matters.size == 1) ? ["Body"] : NAMES.values
     sent_matters.each_with_index.map do |one, place|
-      Row.new(names[place] || names.last, one.paragraph, one.format, one.start, one.shown_first, one.begins)
+      Row.new(names[place] || names.last, one.paragraph, one.format, one.start, one.shown_first, one.begins, nil,
+        one.place)
     end
   end
 

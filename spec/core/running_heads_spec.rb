@@ -193,6 +193,17 @@ RSpec.describe Norvel::Edits::SetRunning do
       expect(findings(document, "top_right").first.map(&:mend)).to eq [nil]
     end
 
+    it "is set with the matters themselves, each at its own place; where something stands, it is said" do
+      document = mills(divided: false)
+      matter = Norvel::Edits::SetMatters::Matter
+      matters = ->(front, body) { Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id, format: "lower_roman", place: front), matter.new(paragraph: document.paragraphs[2].id, start: 1, place: body)]) }
+      now = matters["bottom_right", "top_right"].apply(document).after
+      expect(shown(now)).to eq [["", "i"], ["1", ""], ["2", ""]]
+      expect(now.sections.size.times.map { |n| %w[header footer].filter_map { |kind| (story = now.head(n + 1, kind)) && Norvel::LabelPlace.of(Norvel::RunningLine.read(story, now), kind) } }).to eq [["bottom_right"], ["top_right"]]
+      full = done(document, heads(1, header: line(right: "Draft")))
+      expect { Norvel::Edits::SetMatters.new([matter.new(paragraph: full.paragraphs[0].id, place: "top_right")]).change(full) }.to raise_error(Norvel::Refused, /Something else stands at the top right/)
+    end
+
     it "replaces a number that was typed on every page, safely" do
       document = mills(foot: p(r("– 12 –"), '<w:jc w:val="center"/>'), divided: false)
       found, guide = findings(document, "bottom_center")

@@ -8,9 +8,10 @@ module Norvel
       include Dividing
 
       # paragraph: id of the first of a matter; format: of its labels; start: the number of its first page, nil to count
-      # on; shown_first: does its first page show its label? begins: how its first section starts
-      Matter = Value.define(:paragraph, :format, :start, :shown_first, :begins, format: "decimal", shown_first: true,
-        begins: "next_page")
+      # on; shown_first: does its first page show its label? begins: how its first section starts; place: where its
+      # labels stand ("bottom_center"), nil for where they do
+      Matter = Value.define(:paragraph, :format, :start, :shown_first, :begins, :place, format: "decimal",
+        shown_first: true, begins: "next_page")
 
       # matters: in order; the first begins with the document
       def initialize(matters)
@@ -20,7 +21,7 @@ module Norvel
       def change(document)
         raise Refused, "A document has at least one matter." if @matters.empty?
         now = @matters.drop(1).inject(document) { |made, matter| divided(made, matter.paragraph) }
-        labelled(now)
+        placed(labelled(now))
       end
 
       def title(_document)
@@ -36,7 +37,26 @@ module Norvel
         true
       end
 
+      def changes_heads?(_document)
+        @matters.any?(&:place)
+      end
+
       private
+
+      # Labels of each matter where they are to stand.
+      def placed(document)
+        firsts = @matters.map { |matter| section_of(document, matter) }
+        ends = firsts.drop(1).map { |number| number - 1 } << document.sections.size
+        @matters.zip(firsts, ends).inject(document) do |made, (matter, first, last)|
+          matter.place ? labels_at(made, (first..last).to_a, matter.place) : made
+        end
+      end
+
+      def labels_at(document, sections, place)
+        ways = LabelPlace.new(document, sections).lines(place) or raise Refused, "Something else stands at the " \
+          "#{place.tr("_", " ")} of section #{sections.first}: say what stands there first."
+        ways.inject(document) { |made, (which, lines)| SetRunning.new(sections, lines, which:).change(made) }
+      end
 
       # Each section with the numbering of the matter it belongs to.
       def labelled(document)

@@ -166,8 +166,14 @@ module Norvel
           @guide.matters.filter_map do |matter|
             first = places[matter["matter"]] or next
             Edits::SetMatters::Matter.new(paragraph: first.id, format: matter["label"] || "decimal",
-              start: matter["restart"], shown_first: matter.fetch("shown_from", 1) == 1)
+              start: matter["restart"], shown_first: matter.fetch("shown_from", 1) == 1,
+              place: place_for(first, matter["place"]))
           end
+        end
+
+        # Where nothing else stands in the way.
+        def place_for(paragraph, place)
+          place if place && LabelPlace.new(@document, [paragraph.section]).lines(place)
         end
       end
     end
