@@ -98,6 +98,15 @@ RSpec.describe Norvel::Edits::SetRunning do
     end
   end
 
+  it "goes into a template, though a section before the last says it" do
+    document = done(mills, heads(1, 2, header: line(left: "{title}"), footer: line(middle: "– {page} –")))
+    expect(document.sections.last.heads).to be_empty
+    [document, as_odt(document)].each do |one|
+      template = Norvel::Formats.read(Norvel::Formats.template(one), name: "t")
+      expect(shown(template).first).to eq ["Tide mills", "– 1 –"]
+    end
+  end
+
   it "takes parts out of the package that nothing shows any more, and names new ones once" do
     bytes = Norvel::Formats.write(done(mills, heads(1, 2, footer: line(middle: "– {page} –")))).bytes
     expect(part(bytes, "word/footer1.xml")).to be_nil

@@ -12,7 +12,7 @@ module Norvel
 
         def initialize(document)
           @document = document
-          @container = Container.new(Writer.new(document).bytes)
+          @container = Container.new(Writer.new(with_heads(document)).bytes)
           @package = Package.new(@container)
           @main = @package.main
         end
@@ -28,6 +28,16 @@ module Norvel
         end
 
         private
+
+        # The last section is the template's: it names the heads and feet itself that it shows.
+        def with_heads(document)
+          number = document.sections.size
+          heads = Shown::WAYS.each_with_object({}) do |(kind, way), found|
+            shown = document.head(number, kind.to_s, way.to_s) and (found[kind] ||= {})[way] = shown.id
+          end
+          last = document.sections.last.with(heads: heads.each_value(&:freeze).freeze)
+          document.with(sections: [*document.sections[0..-2], last].freeze)
+        end
 
         def show_styles
           body = @main.child(@main.root, "body")

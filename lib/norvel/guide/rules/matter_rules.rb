@@ -90,7 +90,7 @@ module Norvel
         def place(matter, sheets)
           asked = matter["place"] or return
           shown = sheets.drop(matter.fetch("shown_from", 1) - 1).reject(&:blank)
-          odd = shown.find { |sheet| label_on(sheet) != asked } or return
+          odd = shown.find { |sheet| !labels_on(sheet).include?(asked) } or return
           seen = label_on(odd) || "nowhere"
           ways = LabelPlace.new(@document, sections_of(sheets)).lines(asked)
           mend = to_running(ways, sections_of(sheets), "Put it at the #{words(asked)}", safe: false) if ways&.any?
@@ -102,10 +102,15 @@ module Norvel
           place.tr("_", " ")
         end
 
-        # Where the label of a sheet stands: "bottom_center"; nil where it shows none. Told once for each part.
+        # Where the label of a sheet stands: "bottom_center"; nil where it shows none.
         def label_on(sheet)
+          labels_on(sheet).first
+        end
+
+        # Some have it at head and foot. Told once for each part.
+        def labels_on(sheet)
           @labels ||= Hash.new { |places, story| places[story] = place_in(story) }.compare_by_identity
-          @document.pages.running(sheet).lazy.filter_map { |story| @labels[story] }.first
+          @document.pages.running(sheet).filter_map { |story| @labels[story] }
         end
 
         def place_in(story)
