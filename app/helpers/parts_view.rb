@@ -34,10 +34,11 @@ module PartsView
       asked["required_if"]), ("levels 1 to #{asked["levels"]}" if asked["levels"]), *bounds].compact.join(", ")
   end
 
-  # Where it begins, as a link.
+  # Where it begins, as a link with the words that do.
   def place_of_part(part)
     first = part.heading || document.paragraphs[part.first]
-    link_to_place("page #{pages.label_of(first.id)}", first.id)
+    words = ["page #{pages.label_of(first.id)}", (cut(first.text.strip, 44) if part.heading)].compact.join(", ")
+    link_to_place(words, first.id)
   end
 
   # Can a missing part be put in?

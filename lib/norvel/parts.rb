@@ -13,6 +13,7 @@ module Norvel
 
     NAMES = %w[title_page abstract acknowledgements dedication preface declaration contents list_of_figures
       list_of_tables abbreviations glossary chapters references appendices index].freeze
+    OTHER = "other" # a heading of front or back matter that is none of these
     LABELS = NAMES.to_h { |name| [name, name.tr("_", " ")] }.freeze
     # A heading may be numbered.
     NUMBER = '(?:(?:[0-9]{1,2}|[ivxlc]{1,5}|[A-Z])[.)]?\s+)?'
@@ -58,11 +59,22 @@ module Norvel
 
     # [[name, place, heading], …]
     def beginnings
-      found = headings.map { |heading| [Parts.of_heading(heading.text), @document.position(heading.id), heading] }
+      found = named(headings)
       lists.each { |name, at| found << [name, at, nil] unless found.any? { |one, _, _| one == name } }
       found.sort_by! { |_, at, _| at }
       title = title_page(found.first&.at(1) || @document.paragraphs.size)
       title ? [title, *found] : found
+    end
+
+    # What is no part by name is a chapter, but for what usually stands before the first, and what comes after the last.
+    def named(headings)
+      back = false
+      headings.map do |heading|
+        name = Parts.of_heading(heading.text)
+        back ||= %w[references appendices index].include?(name)
+        name = OTHER if name == "chapters" && (back || Matters::FRONT.match?(heading.text.strip))
+        [name, @document.position(heading.id), heading]
+      end
     end
 
     # Headings of the first level, and what stands over lists without being one.

@@ -43,12 +43,18 @@ RSpec.describe Norvel::Parts do
     expect(names(made(list, heading("One"), said("Text.")))).to eq %w[contents chapters]
   end
 
+  it "of front and back matter without a name are no chapters" do
+    document = made(heading("Approval"), said("Signed."), heading("Abstract"), said("Words."), heading("1 Mills"), said("Text."), heading("References"), said("A book."), heading("About the author"), said("Born."))
+    expect(names(document)).to eq %w[other abstract chapters references other]
+    expect(found(document, "{part: abstract}, {part: chapters}, {part: references}")).to eq []
+  end
+
   describe "under a guide" do
     let(:asked) { "{part: abstract, required: true, max_words: 4}, {part: contents, required: true}, {part: chapters}, {part: references, required: true}, {part: glossary, required: true}" }
 
     it "are missed, too long, and out of order, each told once" do
-      expect(found(thesis_like, asked)).to eq [["parts.missing", "The glossary is missing"], ["parts.length", "The abstract has 5 words, at most 4 are asked for"], ["contents.missing", "The document has no contents list"]]
-      expect(found(made(heading("One"), said("Text."), heading("Abstract"), said("Words.")), "{part: abstract}, {part: chapters}")).to eq [["parts.order", "The abstract stands after the chapters"]]
+      expect(found(thesis_like, asked)).to eq [["parts.missing", "Missing: glossary"], ["parts.length", "Abstract: 5 words, at most 4 are asked for"], ["contents.missing", "The document has no contents list"]]
+      expect(found(made(heading("One"), said("Text."), heading("Abstract"), said("Words.")), "{part: abstract}, {part: chapters}")).to eq [["parts.order", "Out of order: abstract after chapters"]]
       expect(guide(asked).unchecked).to eq []
       expect(guide("{part: colophon}").unchecked).to eq ["parts.colophon"]
     end
@@ -56,7 +62,7 @@ RSpec.describe Norvel::Parts do
     it "are asked for where there is something for them to list" do
       figure = p(r("Figure 1. Tides"), '<w:pStyle w:val="Caption"/>')
       lists = "{part: list_of_figures, required_if: figures}, {part: list_of_tables, required_if: tables}, {part: chapters}"
-      expect(found(made(heading("One"), said("Text."), figure), lists)).to eq [["parts.missing", "The list of figures is missing"]]
+      expect(found(made(heading("One"), said("Text."), figure), lists)).to eq [["parts.missing", "Missing: list of figures"]]
       expect(found(made(heading("One"), said("Text.")), lists)).to eq []
     end
 

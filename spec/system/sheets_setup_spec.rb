@@ -159,11 +159,11 @@ RSpec.describe "the sheets set up", type: :feature do
     find("#take-back-button").click
     expect(page).to have_css("#said", text: "Taken back: Begin 8 chapters")
     at_station("findings")
-    within("tr.group", text: "The list of tables is missing") { click_link "Put it in …" }
+    within("tr.group", text: "Missing: list of tables") { click_link "Put it in …" }
     expect(page).to have_css(".ripple", text: "Put in the list of tables, not kept yet")
     keep "Put in the list of tables"
     at_station("findings")
-    expect(page).not_to have_css("tr.group", text: "The list of tables is missing")
+    expect(page).not_to have_css("tr.group", text: "Missing: list of tables")
   end
 
   it "let typed captions be counted, and tell what the text names in vain" do

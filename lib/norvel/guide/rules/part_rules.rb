@@ -32,7 +32,7 @@ module Norvel
           wanted = @guide.parts.reject { |part| part["part"] == "contents" || @parts[part["part"]] }
           wanted.select { |part| part["required"] || there?(part["required_if"]) }.map do |part|
             words = Parts::LABELS.fetch(part["part"], part["part"])
-            finding("parts.missing", message: "The #{words} is missing", asked: words, found: "none",
+            finding("parts.missing", message: "Missing: #{words}", asked: words, found: "none",
               cause: [part["part"]], cite: part["cite"], mend: put_in(part["part"]))
           end
         end
@@ -56,7 +56,7 @@ module Norvel
           known.each_cons(2).filter_map { |one, other|
             next unless ranks[one.name] > ranks[other.name]
             before, after = [other, one].map { |part| Parts::LABELS.fetch(part.name, part.name) }
-            finding("parts.order", message: "The #{before} stands after the #{after}", found: "after",
+            finding("parts.order", message: "Out of order: #{before} after #{after}", found: "after",
               asked: "#{before} before #{after}", cause: [other.name], paragraph: first_of(other),
               cite: @guide.part(other.name)["cite"])
           }
@@ -68,7 +68,7 @@ module Norvel
             words = @parts.words(part)
             said = bound(asked, words) or next
             label = Parts::LABELS.fetch(part.name, part.name)
-            finding("parts.length", message: "The #{label} has #{words} words, #{said} are asked for", asked: said,
+            finding("parts.length", message: "#{label.capitalize}: #{Counted.words(words, "word")}, #{said} are asked for", asked: said,
               found: "#{words} words", cause: [part.name], paragraph: first_of(part), cite: asked["cite"])
           end
         end
