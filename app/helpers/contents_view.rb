@@ -34,7 +34,7 @@ module ContentsView
 
   # Paragraphs that a list may stand before: headings of the text.
   def contents_places
-    list = document.paragraphs.select { |one| one.container.nil? && document.look(one)[:outline_level] == 1 }
+    list = document.paragraphs.select { |one| one.container.nil? && document.heading_level(one) == 1 }
     list.map { |one| [one.id, cut(one.text.strip, 60)] }
   end
 

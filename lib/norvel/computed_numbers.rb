@@ -10,9 +10,10 @@ module Norvel
 
     OTHERWISE = /\\[rnwpfd]\b/i # a reference that asks for a number or a direction instead of the words
 
-    # The words that a field shows in a paragraph.
+    # The words that a field shows in a paragraph; where it stands in one run with them, as it was read.
     def self.words(paragraph, field)
-      paragraph.runs.select { |run| shows?(run, field) }.map(&:words).join
+      shown = paragraph.runs.select { |run| shows?(run, field) }
+      shown.empty? ? field.cached.to_s : shown.map(&:words).join
     end
 
     # Does a run stand in what a field shows?

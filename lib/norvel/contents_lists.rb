@@ -15,7 +15,12 @@ module Norvel
 
       # The name of the sequence whose captions it lists, nil for headings.
       def captions
-        field.instruction.to_s[/\\c\s+"?([^"\\]+?)"?\s*(?:\\|\z)/, 1]
+        field.instruction.to_s[/\\[ac]\s+"?([^"\\]+?)"?\s*(?:\\|\z)/i, 1]
+      end
+
+      # Does it list captions without their label and number (\\a, 17.16.5.68)?
+      def bare?
+        field.instruction.to_s.match?(/\\a\s/i)
       end
 
       # Its paragraphs in a document.
@@ -75,7 +80,9 @@ module Norvel
       listed = list.captions ? captioned(list.captions) : headed(list.levels)
       listed.reject { |paragraph, _| own[paragraph.id] }.map do |paragraph, level|
         marker = @document.markers[paragraph.id].to_s
-        Wanted.new(paragraph, level, plain([marker, paragraph.text].join(" ")), @pages.label_of(paragraph.id).to_s)
+        words = plain([marker, paragraph.text].join(" "))
+        words = words.sub(Captions::NUMBER, "").sub(/\A[\s.:)–—-]+/, "") if list.bare?
+        Wanted.new(paragraph, level, words, @pages.label_of(paragraph.id).to_s)
       end
     end
 
@@ -95,7 +102,7 @@ module Norvel
 
     def headed(levels)
       @document.paragraphs.filter_map do |paragraph|
-        level = @document.look(paragraph)[:outline_level]
+        level = @document.heading_level(paragraph)
         [paragraph, level] if levels.cover?(level) && !paragraph.blank?
       end
     end

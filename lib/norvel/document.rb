@@ -222,6 +222,14 @@ module Norvel
       paragraph.worn(cascade).letters ||= most_of(paragraph)
     end
 
+    # Which level of heading a paragraph is, 0 for none: as its outline level says; the built-in headings of a .docx are
+    # ones by their names, whether their style says so or not (ISO/IEC 29500-1 17.16.5.68, \\o).
+    def heading_level(paragraph)
+      level = look(paragraph)[:outline_level]
+      return level if level.positive? || format != "docx"
+      style_name(paragraph)[/\Aheading ([1-9])\z/i, 1].to_i
+    end
+
     # The role of every paragraph by its look, words, place and style.
     def suggestions
       @suggestions ||= Survey::Suggestions.new(self)

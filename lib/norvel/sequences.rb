@@ -26,7 +26,7 @@ module Norvel
       @said ||= begin
         @counts = Hash.new(0)
         @document.paragraphs.each_with_object({}) do |paragraph, said|
-          heading(@document.look(paragraph)[:outline_level])
+          heading(@document.heading_level(paragraph))
           fields = paragraph.plain? ? [] : Sequences.in(paragraph)
           said[paragraph.id] = fields.to_h { |field| [field.id, value(field)] } if fields.any?
         end

@@ -59,7 +59,7 @@ module Norvel
     # [[level, words], …] of the headings in their order.
     def headings
       @headings ||= @document.paragraphs.filter_map do |paragraph|
-        level = @document.look(paragraph)[:outline_level]
+        level = @document.heading_level(paragraph)
         marker = @document.markers[paragraph.id].to_s
         [level, ContentsLists.plain([marker, paragraph.text].join(" "))] if level.positive? && !paragraph.blank?
       end

@@ -19,7 +19,7 @@ module Norvel
         Unmodelled.tell(@document, @report) unless Formats[@document.format].rules == @target.rules
         bytes = @target.builder.call(translated, @report)
         again = Formats.read(bytes, name: @document.name)
-        refuse unless words(@document) == words(again)
+        refuse unless words(@document) == words(again) && heads_carried?(again)
         compare(again)
         Written.new(bytes, @report)
       rescue UnreadableFile => error
@@ -36,11 +36,28 @@ module Norvel
         raise Unwritable, "The file that was written does not read back with the same words, so it was not handed over."
       end
 
-      # The words of the text in order, and those of each part beside it that is shown.
+      # The words of the text in order, and those of each note and comment.
       def words(document)
         told = Odt::Retold.of(document)
-        [joined(told.paragraphs), told.stories.map { |story| [story.kind, joined(story.paragraphs)] }
-          .reject { |_, text| text.empty? }.sort]
+        [joined(told.paragraphs), told_in(told.stories.reject(&:head?))]
+      end
+
+      def told_in(stories)
+        stories.map { |story| [story.kind, joined(story.paragraphs)] }.reject { |_, text| text.empty? }.sort
+      end
+
+      # Heads and feet, all that pages show; those of a section that begins within a page may have no place there, which
+      # is told.
+      def heads_carried?(again)
+        was, now = [@document, again].map { |one| told_in(Odt::Retold.of(one).stories.select(&:head?)).uniq }
+        lost = was - now
+        @report.lost("heads and feet of sections that begin within a page", count: lost.size) if lost.any?
+        (now - was).empty? && (lost - within_pages).empty?
+      end
+
+      def within_pages
+        numbers = (2..@document.sections.size).select { |number| @document.sections[number - 1].starts == "continuous" }
+        told_in(numbers.flat_map { |number| Odt::Retold.shown(@document, number) })
       end
 
       # Each white space as one, without signs of symbol fonts.

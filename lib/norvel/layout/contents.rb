@@ -15,7 +15,7 @@ module Norvel
       # levels: the ones that are listed
       def entries(levels = 1..9)
         @document.paragraphs.each.with_index(1).filter_map do |paragraph, index|
-          level = @document.look(paragraph)[:outline_level]
+          level = @document.heading_level(paragraph)
           next unless levels.cover?(level) && !paragraph.blank?
           Entry.new(paragraph, index, level, @document.markers[paragraph.id], paragraph.text.strip.gsub(/\s+/, " "),
             @result.label_of(paragraph.id))

@@ -27,7 +27,7 @@ module Norvel
       end
 
       def wears?(paragraph, name)
-        return @document.look(paragraph)[:outline_level] == name.to_i if name.match?(/\A[1-9]\z/)
+        return @document.heading_level(paragraph) == name.to_i if name.match?(/\A[1-9]\z/)
         @document.style_name(paragraph).casecmp?(name)
       end
 

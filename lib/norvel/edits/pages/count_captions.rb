@@ -81,7 +81,7 @@ module Norvel
 
       def heading_between?(document, before, caption)
         @headings ||= document.paragraphs.each_index.select { |at|
-          document.look(document.paragraphs[at])[:outline_level] == 1
+          document.heading_level(document.paragraphs[at]) == 1
         }
         from, to = (before ? document.position(before.id) : -1), document.position(caption.id)
         @headings.any? { |at| at > from && at < to }

@@ -17,10 +17,16 @@ module Norvel
       # The paragraph with these words before its last tab, and this label after it; nil for what stays.
       def put(words, label)
         return alone(words, label) unless @at
+        return in_field(words, label) if label && empty_label
         heads, tails = parts
         heads = replaced(heads, NUMBERED.match?(heads.join) ? words.sub(" ", "\t") : words) if words
         tails = replaced(tails, label) if label
         with(heads.zip(tails).each_with_index.map { |(head, tail), place| "#{head}#{"\t" if place == @at}#{tail}" })
+      end
+
+      # The paragraph whose label is what a field says that says nothing yet.
+      def in_field(words, label)
+        EntryWords.new(FieldWords.say(@paragraph, empty_label, label)).put(words, nil)
       end
 
       # The paragraph without its words.
@@ -29,6 +35,13 @@ module Norvel
       end
 
       private
+
+      # The reference to a page behind the last tab, where it shows nothing.
+      def empty_label
+        return if parts.last.any? { |text| text.match?(LETTERS) }
+        behind = @paragraph.runs.drop(@at)
+        behind.flat_map(&:objects).grep(Document::Field).find { |field| field.does == "page_reference" }
+      end
 
       # What stands before the last tab in each run, and after it.
       def parts

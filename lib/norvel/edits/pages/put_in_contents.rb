@@ -119,7 +119,7 @@ module Norvel
 
       # It looks as headings of the first level do, where there are any.
       def like_headings(document)
-        heading = document.paragraphs.find { |one| !one.blank? && document.look(one)[:outline_level] == 1 } or return {}
+        heading = document.paragraphs.find { |one| !one.blank? && document.heading_level(one) == 1 } or return {}
         look, letters = document.look(heading), document.letter_look(heading)
         {**SHARED.to_h { |name| [name, look[name]] }, **LETTERS.to_h { |name| [name, letters[name]] }}.compact
       end

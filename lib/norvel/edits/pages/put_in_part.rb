@@ -87,7 +87,7 @@ module Norvel
       end
 
       def model(document, place)
-        headings = document.paragraphs.select { |one| document.look(one)[:outline_level] == 1 && !one.blank? }
+        headings = document.paragraphs.select { |one| document.heading_level(one) == 1 && !one.blank? }
         headings.find { |one| one.equal?(place) } || headings.last
       end
 

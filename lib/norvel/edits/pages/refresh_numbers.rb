@@ -36,21 +36,9 @@ module Norvel
         document = document.tap { |one| one.lay_out(known:) } if kinds == %w[page_reference] && document.pages.nil?
         changed = stale(document, kinds).each_with_object({}) do |one, made|
           paragraph = made.fetch(one.paragraph.id, one.paragraph)
-          made[paragraph.id] = said(paragraph, one)
+          made[paragraph.id] = FieldWords.say(paragraph, one.field, one.should)
         end
         document.replace(changed.values)
-      end
-
-      # The words of the field's first run are the new ones; others of it have none.
-      def said(paragraph, stale)
-        left = stale.should
-        runs = paragraph.runs.map do |run|
-          next run unless ComputedNumbers.shows?(run, stale.field) && run.text.match?(EntryWords::LETTERS)
-          before, _, after = run.text.partition(EntryWords::LETTERS)
-          text, left = before + left + after.gsub(EntryWords::LETTERS, ""), ""
-          run.with(text:)
-        end
-        paragraph.with(runs: filled(runs))
       end
     end
   end

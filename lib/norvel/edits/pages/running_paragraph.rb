@@ -72,7 +72,7 @@ module Norvel
       end
 
       def headed?(paragraph)
-        paragraph.word_count.positive? && @document.look(paragraph)[:outline_level] == 1
+        paragraph.word_count.positive? && @document.heading_level(paragraph) == 1
       end
 
       def cached(name)

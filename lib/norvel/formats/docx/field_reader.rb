@@ -39,8 +39,9 @@ module Norvel
           Document::FieldPart.new(role: "separator")
         end
 
-        def end
-          settle(@open.pop, true) if @open.any?
+        # objects: those of the run that is read now, which may hold the whole field
+        def end(objects)
+          settle(@open.pop, true, objects) if @open.any?
           Document::FieldPart.new(role: "end")
         end
 
@@ -73,11 +74,11 @@ module Norvel
 
         private
 
-        def settle(field, closed)
+        def settle(field, closed, unfinished = nil)
           text = field.cached.freeze if closed
           field.objects[field.place] = Document::Field.new(id: field.id, does: Document::Field.does(field.instruction),
             instruction: field.instruction.freeze, cached: text)
-          field.objects.freeze unless field.objects.include?(nil)
+          field.objects.freeze unless field.objects.equal?(unfinished) || field.objects.include?(nil)
         end
       end
     end

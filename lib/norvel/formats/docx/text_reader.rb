@@ -332,7 +332,7 @@ module Norvel
           case @part.attr(node, "fldCharType")
           when "begin" then @fields.open(@objects ||= [])
           when "separate" then sign(SIGN, @fields.separate)
-          when "end" then sign(SIGN, @fields.end)
+          when "end" then sign(SIGN, @fields.end(@objects ||= []))
           else sign(SIGN, unknown(node))
           end
           SIGN

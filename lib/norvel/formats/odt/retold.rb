@@ -14,6 +14,13 @@ module Norvel
           new(document).document
         end
 
+        # Heads and feet that the pages of a section show, whichever section says so.
+        def self.shown(document, number)
+          ways = ["default", ("even" if document.settings.even_and_odd),
+            ("first" if document.sections[number - 1].title_page)].compact
+          %w[header footer].product(ways).filter_map { |kind, way| document.head(number, kind, way) }
+        end
+
         def initialize(document)
           @document = document
           @numbers = {}
@@ -35,18 +42,11 @@ module Norvel
           }
         end
 
-        # Those that pages of a section show, whichever section says so.
         def heads
           used = @document.paragraphs.map(&:section).uniq
           numbers = (1..@document.sections.size).select { |number| used.include?(number) || number == 1 }
-          found = numbers.flat_map { |number| shown(number) }
+          found = numbers.flat_map { |number| Retold.shown(@document, number) }
           found.uniq { |story| [story.kind, story.paragraphs.map { |one| [one.raw_text, keys(one)] }] }
-        end
-
-        def shown(number)
-          ways = ["default", ("even" if @document.settings.even_and_odd),
-            ("first" if @document.sections[number - 1].title_page)].compact
-          %w[header footer].product(ways).filter_map { |kind, way| @document.head(number, kind, way) }
         end
 
         def keys(paragraph)

@@ -57,8 +57,12 @@ module Norvel
           kinds = ["sequence", "reference", ("page_reference" if @document.pages)].compact
           ComputedNumbers.new(@document).stale(kinds).map do |one|
             found(one.paragraph.id, asked: one.should, found: one.says, cause: ["stale"], mend: refresh,
-              message: "A number that is computed says “#{one.says}” and should say “#{one.should}”")
+              message: "A number that is computed says #{quoted(one.says)} and should say “#{one.should}”")
           end
+        end
+
+        def quoted(text)
+          text.empty? ? "nothing" : "“#{text}”"
         end
 
         def refresh
