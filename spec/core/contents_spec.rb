@@ -214,6 +214,16 @@ RSpec.describe Norvel::ContentsLists do
     end
   end
 
+  it "lets go entries that are too many with what marks a place in them, in an index of another writer" do
+    entry = ->(text) { %(<text:p><text:bookmark-start text:name="#{text}"/>#{text}<text:bookmark-end text:name="#{text}"/><text:tab/>9999</text:p>) }
+    heading = ->(text) { %(<text:h text:outline-level="1">#{text}</text:h><text:p>Words.</text:p>) }
+    index = %(<text:table-of-content text:name="T"><text:table-of-content-source text:outline-level="10"/><text:index-body>#{%w[Contents Mills Weirs Dues].map(&entry).join}</text:index-body></text:table-of-content>)
+    document = OpenDocument.new(index + %w[Mills Dues].map(&heading).join).document
+    fresh = Norvel::Edits::RefreshContents.new(0).apply(document).after
+    again = Norvel::Formats.read(Norvel::Formats.write(fresh).bytes, name: "c.odt")
+    expect(lines(again)).to eq [%w[Mills 1], %w[Dues 1]]
+  end
+
   describe "that were typed" do
     let(:guide) { Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: contents, required: true}]\n") }
 

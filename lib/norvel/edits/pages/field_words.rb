@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # What a field shows, said anew: in the run that shows it, or, where nothing does yet, behind the sign that its result
-    # begins with.
+    # What a field shows, said anew: in the run that shows it, or, where nothing does yet, behind the sign that its
+    # result begins with.
     module FieldWords
       module_function
 

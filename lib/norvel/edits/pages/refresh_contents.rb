@@ -61,9 +61,25 @@ module Norvel
         ending = stays ? [] : [EntryWords.new(last).emptied]
         leading, trailing = blanks.partition { |one| one.equal?(first) }
         now = leading + entries + ending + trailing
-        document = @places.document
-        document.with(paragraphs: (document.paragraphs.first(own.first) + now +
-          document.paragraphs.drop(own.last + 1)).freeze)
+        spliced(@places.document, own, inside, now)
+      end
+
+      # The document with these in the place of the list; what marks a place in one that goes stands in the next that
+      # stays.
+      def spliced(document, own, inside, now)
+        before, after = document.paragraphs.first(own.first), document.paragraphs.drop(own.last + 1)
+        kept = now.to_h { |one| [one.id, true] }
+        left = []
+        moved = (inside + after.first(1)).each_with_object({}) do |one, found|
+          next left.concat(one.anchors.select(&:stays?)) if inside.include?(one) && !kept[one.id]
+          found[one.id], left = left, [] if left.any?
+        end
+        list = (before + now + after).map { |one| moved[one.id] ? with_marks(one, moved[one.id]) : one }
+        document.with(paragraphs: list.freeze)
+      end
+
+      def with_marks(paragraph, anchors)
+        paragraph.with(anchors: (anchors.map { |anchor| anchor.at(0) } + paragraph.anchors).freeze)
       end
 
       # The paragraph that the field begins in stays the first, the one it ends in the last, whatever they say.

@@ -67,9 +67,10 @@ module Norvel
             part = @parts[asked["part"]] or next
             words = @parts.words(part)
             said = bound(asked, words) or next
-            label = Parts::LABELS.fetch(part.name, part.name)
-            finding("parts.length", message: "#{label.capitalize}: #{Counted.words(words, "word")}, #{said} are asked for", asked: said,
-              found: "#{words} words", cause: [part.name], paragraph: first_of(part), cite: asked["cite"])
+            found = Counted.words(words, "word")
+            label = Parts::LABELS.fetch(part.name, part.name).capitalize
+            finding("parts.length", message: "#{label}: #{found}, #{said} are asked for", asked: said, found:,
+              cause: [part.name], paragraph: first_of(part), cite: asked["cite"])
           end
         end
 
