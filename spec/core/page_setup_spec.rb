@@ -96,6 +96,14 @@ RSpec.describe "page set-up" do
     expect(found(lying, "page: {margins: {inside: 38mm, tolerance: 0.5mm}}").map(&:first)).to eq ["page.margin.left"]
   end
 
+  it "margins of sheets that stand and of one that lies are mended together, each to its own" do
+    now = Norvel::Edits::TurnPage.new(wide.paragraphs.find { |one| one.part == :table }.id).apply(wide).after
+    asked = "page: {margins: {inside: 30mm, outside: 20mm, top: 21mm, bottom: 22mm}}"
+    plan = Norvel::Guide::Plan.new(guide(asked), now.with.tap(&:lay_out))
+    expect(plan.left).to eq []
+    expect(plan.after.sections.map { |one| [one.margin_left, one.margin_top, one.margin_right, one.margin_bottom].map { |side| (side * 25.4 / 72).round } }).to eq [[30, 21, 20, 22], [22, 30, 21, 20], [30, 21, 20, 22]]
+  end
+
   describe Norvel::Edits::BeginChapters do
     let(:book) { made(p(r("Preface")), chapter("One"), p(r("Text one.")), chapter("Two"), p(r("Text two."))) }
 

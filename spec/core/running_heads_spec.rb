@@ -223,6 +223,13 @@ RSpec.describe Norvel::Edits::SetRunning do
       expect(findings(now, "bottom_center").first).to be_empty
     end
 
+    it "is mended by a plan though labels of another kind are asked for too" do
+      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: front, label: lower_roman}, {matter: body, label: decimal, place: bottom_center}]}\n")
+      plan = Norvel::Guide::Plan.new(guide, mills(foot: p(r("12"), '<w:jc w:val="center"/>'), divided: false).with.tap(&:lay_out))
+      expect(shown(plan.after.with).map(&:last)).to eq %w[1 2 3]
+      expect(plan.left.map { |one| one.slice(:rule, :why).values }).to eq [["pagination.label", "it divides the document into sections: look at the pages before and after"]]
+    end
+
     it "leaves years and words as they are" do
       expect(findings(mills(foot: p(r("Ravelmouth 2026"), '<w:jc w:val="center"/>'), divided: false), "bottom_center").first.map(&:rule)).to eq ["pagination.place"]
     end

@@ -156,7 +156,7 @@ module Norvel
 
         def found(rule, sheet, asked:, found:, message:, mend: to_matters)
           finding("pagination.#{rule}", paragraph: sheet.paragraphs.first, section: sheet.section, asked:, found:,
-            message:, cause: [], cite: @guide.pagination["cite"], mend:)
+            message:, cause: [mend&.steps], cite: @guide.pagination["cite"], mend:)
         end
 
         # All matters as the guide asks for them.

@@ -101,7 +101,7 @@ module Norvel
           target = (least && found < least) ? least : most
           said = said(least, most)
           finding("page.margin.#{seen}", section: number, message: "The #{side} margin is not #{said}",
-            asked: said, found: Length.spoken(found, "mm"), cause: [field], cite: @guide.page["cite"],
+            asked: said, found: Length.spoken(found, "mm"), cause: [side, target], cite: @guide.page["cite"],
             mend: mend("Set the #{side} margin to #{Length.spoken(target, "mm")}", field => target))
         end
 
