@@ -64,6 +64,16 @@ RSpec.describe "page set-up" do
       expect(sheets(again(turned(below).after)).map { |_, lies, _| lies }).to eq [false, true, false]
     end
 
+    it "stands between tables, where a paragraph parts it from the one before" do
+      close = made(p(r("Before it.")), caption("Table 1. Dues"), table([%w[a b]]), table([%w[c d]]), p(r("After it.")))
+      now = turned(close).after
+      expect(sheets(again(now)).map { |_, lies, words| [lies, words] }).to eq [[false, "Before it."], [true, "Table 1. Dues a b"], [false, "c d After it."]]
+      second = close.paragraphs.find { |one| one.text == "c" }
+      expect { described_class.new(second.id).change(close) }.to raise_error(Norvel::Refused, /Two tables/)
+      alone = made(table([%w[a b]]))
+      expect(sheets(again(turned(alone).after)).map { |_, lies, _| lies }).to eq [true, true].first(turned(alone).after.lay_out.sheets.size)
+    end
+
     it "sets parts of heads anew for the wider measure, and only there" do
       document = apply(wide, Norvel::Edits::Describe.new({title: "Dues", author: "M"}), Norvel::Edits::SetRunning.new([1], {"footer" => Norvel::RunningLine.new(left: "{title}", right: "{page}")}))
       now = again(turned(document).after)

@@ -7,8 +7,6 @@ module Norvel
       include PageStyles
 
       KINDS = SetRunning::KINDS
-      NOTHING = Styles::PropertySet::EMPTY
-      STYLES = {"header" => "Header", "footer" => "Footer"}.freeze
 
       def initialize(document)
         @document = document

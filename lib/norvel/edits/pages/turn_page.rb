@@ -18,14 +18,10 @@ module Norvel
 
       def change(document)
         first, last = stretch(document)
-        refuse(document, first)
-        following = document.paragraphs[last + 1]
-        ending = following && following.section == document.paragraphs[last].section && following.id
-        made = document.paragraphs[last].container ? with_ending(document, last) : document
-        made = divided(made, ending) if ending
+        refuse(document, first, last)
         begun = document.paragraphs[first].id
-        made = with_section(made, first) unless first.zero? || made.paragraphs[first - 1].section !=
-          made.paragraphs[first].section
+        made = begins_within?(document, last + 1) ? ended(document, last) : document
+        made = with_section(made, first) if begins_within?(made, first)
         turned(made, made.paragraph(begun).section)
       end
 
@@ -53,6 +49,18 @@ module Norvel
       end
 
       private
+
+      # Does the section before go on there?
+      def begins_within?(document, place)
+        before, this = document.paragraphs[place - 1], document.paragraphs[place]
+        place.positive? && this && before.section == this.section
+      end
+
+      # The document with a section that ends with that paragraph, or with one added after it: none ends with a table.
+      def ended(document, last)
+        return with_section(document, last + 1) unless document.paragraphs[last].container
+        with_section(with_ending(document, last), last + 2)
+      end
 
       # Places of the first and the last paragraph: the table's, with the captions beside it.
       def stretch(document)
@@ -85,11 +93,20 @@ module Norvel
         paragraph.container.nil? && paragraph.section == section && document.settled.role(paragraph) == "caption"
       end
 
-      def refuse(document, first)
+      def refuse(document, first, last)
         paragraph = document.paragraphs[first]
         raise Refused, "Its sheet lies on its long side already." if document.section_of(paragraph).landscape?
+        if close?(document, first, document.paragraphs[first - 1]) ||
+            (document.format != "docx" && close?(document, last + 1, document.paragraphs[last + 1]))
+          raise Refused, "Two tables stand right after each other: put a paragraph between them first."
+        end
         return if document.format == "docx" || paragraph.container.nil?
         raise Refused, "Put the caption of the table above it first: the turned page begins with it."
+      end
+
+      # Does a table stand right where a section would begin or end?
+      def close?(document, place, paragraph)
+        begins_within?(document, place) && paragraph.container
       end
 
       # A section ends with a paragraph, and a table is none.
