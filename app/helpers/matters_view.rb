@@ -35,6 +35,7 @@ module MattersView
     rows = matters.read.map { |one|
       Row.new(NAMES[one.name], one.paragraph, one.format, one.start, one.shown_first, one.begins)
     }
+    return rows << asked_row if asked_begin && rows.none? { |row| row.paragraph == asked_begin.id }
     return rows << blank_row unless rows.size == 1 && (body = suggested_row)
     [rows.first.dup.tap { |row| row.name = NAMES["front"] }, body, back_row].compact
   end
@@ -45,10 +46,22 @@ module MattersView
       begins = document.sections.each_index.filter_map { |number|
         document.paragraphs.find { |one| one.section == number + 1 && one.container.nil? }
       }
-      list = [document.paragraphs.first, *matters.headings, *begins].compact.uniq
+      list = [document.paragraphs.first, asked_begin, *matters.headings, *begins].compact.uniq
         .sort_by { |one| document.position(one.id) }
       list.map { |one| [one.id, place_of_matter(one)] }
     end
+  end
+
+  # The first paragraph of a sheet that a matter may begin with; nil where it goes on from the sheet before.
+  def matter_begin(sheet)
+    first = sheet.paragraphs.find { |one| !one.blank? } or return
+    first if first.container.nil? && pages.sheet_of(first.id).equal?(sheet) && sheet.page > 1
+  end
+
+  # The paragraph that was pointed at on a sheet.
+  def asked_begin
+    id = params[:begin].to_i
+    @asked_begin ||= document.paragraph(id) if id.positive? && document.include?(id)
   end
 
   # The matters that a form says, Edits::SetMatters::Matter. Raises Refused.
@@ -108,6 +121,10 @@ module MattersView
     return unless part
     Row.new(NAMES["back"], nil, "decimal", nil, true, "next_page",
       "Where it has labels of its own, it seems to begin at “#{cut(part.heading.text.strip, 40)}”.")
+  end
+
+  def asked_row
+    Row.new("Begun there", asked_begin.id, "decimal", 1, true, "next_page")
   end
 
   def blank_row

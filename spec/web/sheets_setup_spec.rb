@@ -73,6 +73,17 @@ RSpec.describe "setting sheets up" do
     expect(post_form("#{at}/captions", version: 0, act: "refresh").first).to eq 422
   end
 
+  it "of matters: one begins with the sheet that was pointed at" do
+    thesis = bring(Demo::Thesis.new.bytes, "t.docx")
+    get "/manuscripts/#{thesis.id}/sheets/3"
+    link = body[%r{/manuscripts/\d+/sheets/matters\?begin=\d+}]
+    get link
+    expect(body).to include "Begun there"
+    expect(body.scan(/<option value="(\d+)" selected>/).flatten).to include link[/\d+\z/]
+    get "/manuscripts/#{thesis.id}/sheets/matters", begin: "99999"
+    expect(last_response.status).to eq 200
+  end
+
   it "of what is tried: nothing that is not there" do
     get "#{at}/tried"
     expect([last_response.status, body]).to match [200, /Nothing was tried/]
