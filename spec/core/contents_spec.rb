@@ -110,6 +110,17 @@ RSpec.describe Norvel::ContentsLists do
     expect(stops[reread(listed(:docx, leader: "none"))]).to eq [nil]
   end
 
+  it "keeps them in an index of an .odt too where no letter of a label stays" do
+    list = Norvel::Formats.read(Norvel::Formats.write(listed(:docx), as: "odt").bytes, name: "l.odt")
+    fields = ->(document) { Norvel::Document::Inventory.of(document).things[:field].tally }
+    grown = Norvel::Edits::SetPage.new([1], {margin_left: 180.0}).apply(list).after
+    fresh = Norvel::Edits::RefreshContents.new(0).apply(grown).after
+    expect(lines(fresh)).not_to eq lines(list)
+    again = Norvel::Formats.read(Norvel::Formats.write(fresh).bytes, name: "l.odt")
+    expect(fields[again]).to eq fields[list]
+    expect(lines(again)).to eq should(again)
+  end
+
   it "keeps the links and fields of entries that say something else now" do
     list = listed(:docx)
     heading = list.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && list.look(one)[:outline_level] == 1 }

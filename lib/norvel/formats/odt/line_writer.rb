@@ -58,6 +58,7 @@ module Norvel
         def matched(was, units, now)
           left = units.dup
           of_run = was.map { |run| left.shift(run.text.size) }
+          @stood = of_run.map { |own| own.first&.around }
           parts = now.group_by(&:source).to_h do |source, runs|
             [source, Alignment.match(runs.map(&:text).join, (source && of_run[source]) || [])]
           end
@@ -69,6 +70,7 @@ module Norvel
           contexts = {}.compare_by_identity
           made = now.flat_map do |run|
             stays = yield(run)
+            before = @stood[run.source] || before if run.source # letters that are others stand where those that came did
             run.text.each_char.map do |char|
               unit = matched.shift
               before = unit.around if unit
