@@ -70,7 +70,7 @@ module Norvel
           contexts = {}.compare_by_identity
           made = now.flat_map do |run|
             stays = yield(run)
-            before = @stood[run.source] || before if run.source # letters that are others stand where those that came did
+            before = @stood[run.source] || before if run.source # other letters stand where those that came did
             run.text.each_char.map do |char|
               unit = matched.shift
               before = unit.around if unit
