@@ -86,7 +86,8 @@ module Norvel
     end
 
     def over_list?(paragraph)
-      paragraph.word_count <= 5 && @document.style_name(paragraph).match?(/\A(?:TOC Heading|Contents Heading)\z/i)
+      @over ||= ["TOC Heading", "Contents Heading"].filter_map { |name| @document.sheet.called(name)&.id }
+      @over.include?(paragraph.style_id) && paragraph.word_count <= 5
     end
 
     # Lists that fields make, where no heading says what they are.

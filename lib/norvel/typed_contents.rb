@@ -4,6 +4,8 @@ module Norvel
   # A contents list that was typed: entries in a row that no field makes.
   class TypedContents
     LEAST = 2 # entries that make a list
+    LONGEST = 300 # letters of an entry
+    PAGED = /[0-9ivxlc]\s*\z/i # how an entry ends that says its page
     LEADER = /(?:[.\u2026·]\s*){3,}/ # dots that were typed
 
     # paragraphs: its entries; levels: how deep it lists, as far as they are headings; whole: is every entry a heading
@@ -42,6 +44,7 @@ module Norvel
 
     # The words of a heading with a page behind them.
     def names_heading?(paragraph)
+      return false unless paragraph.text.size < LONGEST && PAGED.match?(paragraph.text)
       words = TypedContents.words(paragraph.text)
       words != ContentsLists.plain(paragraph.text) && by_words.key?(words.downcase)
     end

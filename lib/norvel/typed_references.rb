@@ -9,9 +9,10 @@ module Norvel
     NAMED = /(?<![\p{L}\p{N}])(?<words>#{Captions::WORD}\.?[\s\u00A0]+(?<label>(?:[0-9]{1,3}[.–-])?[0-9]{1,3}))
       (?![\p{N}.–-]?\p{N}|\p{L})(?<elsewhere>[\s\u00A0]+(?:of|in|from|by|von|aus|bei|de|du|des|del|di|da)\b)?/ix
 
-    def initialize(document)
+    # captions: those of the document, where they are known
+    def initialize(document, captions = Captions.new(document).list)
       @document = document
-      @captions = Captions.new(document).list
+      @captions = captions
     end
 
     # Those that name none of the document's own captions, where it has captions of that kind. What names a work

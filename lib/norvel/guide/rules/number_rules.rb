@@ -71,7 +71,7 @@ module Norvel
         end
 
         def lost
-          TypedReferences.new(@document).lost.uniq { |one| [one.paragraph, one.words] }.map do |one|
+          TypedReferences.new(@document, @captions).lost.uniq { |one| [one.paragraph, one.words] }.map do |one|
             found(one.paragraph, message: "The text names “#{one.words}”, and no caption has that number",
               asked: "the number of a #{one.kind} that is there", found: one.words, cause: ["lost"])
           end
