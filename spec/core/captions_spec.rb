@@ -98,6 +98,15 @@ RSpec.describe Norvel::Captions do
     expect(told(now)).to eq []
   end
 
+  it "that were inserted under watch stay so, counted by runs that may stand there" do
+    watched = p('<w:ins w:id="1" w:author="M"><w:r><w:t>Figure 1. Tides</w:t></w:r></w:ins>', '<w:pStyle w:val="Caption"/>')
+    now = mended(made(watched, said("Words.")))
+    expect(settled?(now)).to be true
+    xml = part(Norvel::Formats.write(now).bytes, "word/document.xml")
+    expect(xml[%r{<w:ins.*</w:ins>}]).to include('w:fldCharType="begin"', "SEQ Figure").and match(/>1<.*w:fldCharType="end"/)
+    expect(xml).not_to include "fldSimple"
+  end
+
   it "are told where the text names one that is not there; works of others are left alone" do
     document = made(caption("Table ", counted("Table", 1), ". Dues"), said("As Table 1 shows, and see Table 9."), said("Compare Table 7 in Harbour (1990) and Table 3 of the survey."), said("Figure 8 is of another kind."))
     expect(told(document)).to eq [["The text names “Table 9”, and no caption has that number", nil]]

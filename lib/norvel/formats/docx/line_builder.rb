@@ -54,6 +54,15 @@ module Norvel
           node.add_child(@part.create("bookmarkStart", "id" => id, "name" => name))
         end
 
+        # The runs that begin a field, and the one that ends it, for where no element of its own may stand.
+        def edges(field)
+          holder = @part.create("p")
+          begun(holder, field)
+          sign(holder, "end")
+          runs = holder.element_children.to_a
+          [runs[0..-2], runs.last]
+        end
+
         private
 
         # Letters between which something stands are told in parts.

@@ -66,12 +66,26 @@ module Norvel
           fresh = now.zip(elements).map { |run, node| [run.within - (run.source ? was[run.source].within : []), node] }
           fresh.chunk_while { |(one, _), (other, _)| one == other }.each do |group|
             group.first.first.reverse_each do |span|
+              next parted(span, group.map(&:last)) if runs_alone?(span, group.first.last)
               holder = lines.element(span) or next
               group.first.last.add_previous_sibling(holder)
               group.each { |_, node| holder.add_child(node) }
               group = [[nil, holder]]
             end
           end
+        end
+
+        TRACKED = %w[ins del moveFrom moveTo].freeze # what holds runs alone (17.13.5)
+
+        def runs_alone?(span, node)
+          span.is_a?(Document::Field) && TRACKED.include?(node.parent.name)
+        end
+
+        # A field whose parts are runs of their own.
+        def parted(field, nodes)
+          before, after = lines.edges(field)
+          before.each { |run| nodes.first.add_previous_sibling(run) }
+          nodes.last.add_next_sibling(after)
         end
 
         # Fields of one element that hold nothing any more compute nothing.
