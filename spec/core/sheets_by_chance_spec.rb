@@ -32,7 +32,7 @@ RSpec.describe "all that sheets can be set to, by chance" do
     Dir[File.expand_path("../reference/files/*.{docx,odt}", __dir__)].sort.each do |path|
       document = Norvel::Formats.read_file(path)
       next if document.paragraphs.count { |one| one.container.nil? } < 3
-      told(File.basename(path)) { check(document, Random.new(path.size)) }
+      told(File.basename(path)) { check(document, Random.new(File.basename(path).size)) }
     end
   end
 

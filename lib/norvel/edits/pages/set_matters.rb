@@ -74,7 +74,9 @@ module Norvel
 
       # {number => true} of sections with heads or feet that a first page could be without.
       def headed(document)
-        told = document.sections.map { |section| section.heads.values.flat_map(&:values).any? }
+        saying = document.stories.select { |one| one.head? && !one.paragraphs.all?(&:blank?) }
+          .to_h { |story| [story.id, true] }
+        told = document.sections.map { |section| section.heads.values.flat_map(&:values).any? { |id| saying[id] } }
         (1..told.size).to_h { |number| [number, told.first(number).any?] }
       end
 
