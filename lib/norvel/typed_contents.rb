@@ -5,6 +5,7 @@ module Norvel
   class TypedContents
     LEAST = 2 # entries that make a list
     LONGEST = 300 # letters of an entry
+    END_OF_IT = 6 # letters that are looked at first
     PAGED = /[0-9ivxlc]\s*\z/i # how an entry ends that says its page
     LEADER = /(?:[.\u2026·]\s*){3,}/ # dots that were typed
 
@@ -44,7 +45,8 @@ module Norvel
 
     # The words of a heading with a page behind them.
     def names_heading?(paragraph)
-      return false unless paragraph.text.size < LONGEST && PAGED.match?(paragraph.text)
+      text = paragraph.text
+      return false if text.size > LONGEST || !PAGED.match?(text[-END_OF_IT..] || text)
       words = TypedContents.words(paragraph.text)
       words != ContentsLists.plain(paragraph.text) && by_words.key?(words.downcase)
     end

@@ -12,9 +12,15 @@ RSpec.describe Norvel::ContentsLists do
 
   # Its headings in their styles, so that there is something to list.
   def headed(kind)
-    maker, guide, = self.class.documents.fetch(kind)
-    mended(Norvel::Formats.read(maker.new.bytes, name: "made.#{kind}"), guide)
+    self.class.known[kind] ||= begin
+      maker, guide, = self.class.documents.fetch(kind)
+      mended(Norvel::Formats.read(maker.new.bytes, name: "made.#{kind}"), guide)
+    end
+    self.class.known[kind].with
   end
+
+  # Documents are values: one of each kind serves all.
+  def self.known = (superclass.respond_to?(:known) ? superclass.known : @known ||= {})
 
   def listed(kind, **more)
     document = headed(kind)

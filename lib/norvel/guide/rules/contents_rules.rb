@@ -9,7 +9,6 @@ module Norvel
           Rule.new(name: "contents.#{name}", goes_by: :document, stage: :page)
         }.freeze
         OTHERWISE = "its lines are not the headings as they are now: it says these instead"
-        EVERY = Document::Field.new(does: "contents", instruction: "TOC")
         MORE = "it adds a page or more: what comes after it moves"
         WHY = "it writes words of the list anew: look at them before and after"
 
@@ -52,7 +51,7 @@ module Norvel
 
         # Where there is something to list.
         def put_in
-          return if contents.wanted(ContentsLists::List.new(field: EVERY, first: nil, last: nil)).empty?
+          return if @document.paragraphs.none? { |one| !one.blank? && @document.heading_level(one).positive? }
           Mend.new(name: "put_in_part", label: "Put it in", safe: false, why: MORE,
             steps: [[:put_in_part, "contents", @guide.parts.map { |one| one["part"] }, part["levels"] || 3]])
         end
