@@ -4,9 +4,8 @@ module Norvel
   # Captions of figures and tables with their numbers, typed or counted by a sequence (ISO/IEC 29500-1 17.16.5.56).
   class Captions
     # id: of its paragraph; kind: :figure or :table; sequence: the name it counts in; chapter: what stands before the
-    # number ("2"), or nil; number; at, size: where the number stands in the paragraph's raw text; field: what counts
-    # it, nil where it was typed
-    Caption = Value.define(:id, :kind, :word, :sequence, :chapter, :number, :at, :size, :field) do
+    # number ("2"), or nil; number; field: what counts it, nil where it was typed
+    Caption = Value.define(:id, :kind, :sequence, :chapter, :number, :field) do
       def counted?
         !field.nil?
       end
@@ -48,11 +47,10 @@ module Norvel
 
     def caption(paragraph)
       field = Sequences.in(paragraph).first unless paragraph.plain?
-      text = paragraph.raw_text
-      match = NUMBER.match(field ? paragraph.seen_text : text) or return
+      match = NUMBER.match(field ? paragraph.seen_text : paragraph.raw_text) or return
       kind = match[:figure] ? :figure : :table
-      Caption.new(id: paragraph.id, kind:, word: match[:word], chapter: match[:chapter], number: match[:number].to_i,
-        at: match.begin(:number), size: match[:number].size, field:, sequence: sequence(kind, match[:word], field))
+      Caption.new(id: paragraph.id, kind:, chapter: match[:chapter], number: match[:number].to_i, field:,
+        sequence: sequence(kind, match[:word], field))
     end
 
     # The name it counts in: that of its field, that of others of its kind, its word, else the usual one.

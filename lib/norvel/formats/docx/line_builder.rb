@@ -13,7 +13,6 @@ module Norvel
         SPECIAL = /[\x00-\x1f\u00AD\u2011]/
         CONTROL = /[\x00-\x08\x0b\x0c\x0e-\x1f]/
         NOTHING = Styles::PropertySet::EMPTY
-        NO_RUN = Document::Run.new("", nil, NOTHING)
 
         # builder: BodyBuilder
         def initialize(part, builder, report)

@@ -23,7 +23,6 @@ module Norvel
           Document::Run::NOTE => %w[footnoteReference endnoteReference footnoteRef endnoteRef]
         }.flat_map { |sign, names| names.map { |name| [name, sign] } }.to_h.freeze
         SIGN = Document::Run::SIGN
-        OBJECT_SIGNS = [Document::Run::OBJECT, Document::Run::NOTE, SIGN].freeze
         BARE = [nil, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, nil].freeze
 
         # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal, of containers
