@@ -53,6 +53,12 @@ RSpec.describe Norvel::ContentsLists do
         expect(described_class.in(again).map(&:levels)).to eq [1..2]
       end
 
+      it "keeps two of the same kind apart that stand one after the other" do
+        after = document.paragraphs[described_class.in(document).first.last + 1]
+        twice = Norvel::Edits::PutInContents.new(after.id, levels: 2).apply(document).after
+        expect([twice, reread(twice)].map { |one| described_class.in(one).size }).to eq [2, 2]
+      end
+
       it "leaves every other paragraph as it was" do
         before = headed(kind)
         own = before.paragraphs.map(&:id)
