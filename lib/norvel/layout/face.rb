@@ -2,8 +2,9 @@
 
 module Norvel
   module Layout
-    # One font file with its metrics, in ems: what a line of it takes and what each character takes. Read from hhea,
-    # hmtx and cmap (ISO/IEC 14496-22); nothing is read before it is asked for.
+    # One font file with its metrics, in ems: what a line of it takes and what each character takes. The file is read
+    # once, whole, into plain values; from then on nothing is guarded, since two threads that measure the same character
+    # come to the same width.
     class Face
       # How often letters stand in running text, of 1000 (English prose, from memory of the usual tables; spaces
       # included). A mean over them is the width of an average character.
@@ -29,20 +30,19 @@ module Norvel
         @words = {}
         @kerned = {}
         @measure = method(:width)
-        @guard = Mutex.new
       end
 
       # From the baseline up, and from it down, both positive; what the font wants between lines.
       def ascent
-        header.ascent.fdiv(units)
+        metrics.ascent.fdiv(metrics.units)
       end
 
       def descent
-        -header.descent.fdiv(units)
+        -metrics.descent.fdiv(metrics.units)
       end
 
       def gap
-        header.line_gap.fdiv(units)
+        metrics.gap.fdiv(metrics.units)
       end
 
       # A line set single: ascent, descent and gap.
@@ -52,7 +52,7 @@ module Norvel
 
       # The width of a character; of one that it lacks, what it takes in the next face that ships with it.
       def advance(character)
-        @advances[character] || @guard.synchronize { @advances[character] ||= measured(character) }
+        @advances[character] ||= measured(character)
       end
 
       # Is there a glyph for it?
@@ -75,7 +75,7 @@ module Norvel
 
       # The width of a text with pair kerning.
       def kerned_width(text)
-        width(text) + text.each_char.each_cons(2).sum { |left, right| kern(left, right) }.fdiv(units)
+        width(text) + text.each_char.each_cons(2).sum { |left, right| kern(left, right) }.fdiv(metrics.units)
       end
 
       # The width of a text without kerning.
@@ -96,21 +96,16 @@ module Norvel
       end
 
       def kern(left, right)
-        (@kerning ||= @guard.synchronize { @kerning || Kerning.new(file) }).between(glyph(left), glyph(right))
+        (@kerning ||= Kerning.new(metrics.pairs)).between(glyph(left), glyph(right))
       end
 
       def measured(character)
         return 0.0 if UNSEEN.match?(character)
         own = glyph(character)
-        return file.horizontal_metrics.for(own).advance_width.fdiv(units) unless own.zero?
-        other = TWINS[character] and return unguarded(other)
+        return metrics.advance(own).fdiv(metrics.units) unless own.zero?
+        other = TWINS[character] and return advance(other)
         face = Fonts.face_with(character, self)
         face ? face.advance(character) : guessed(character)
-      end
-
-      # Of a character while another is measured.
-      def unguarded(character)
-        @advances[character] ||= measured(character)
       end
 
       # What no face that ships has: an em for what stands in a square, nothing for marks, a letter's width else.
@@ -120,22 +115,11 @@ module Norvel
       end
 
       def glyph(character)
-        (@map ||= file.cmap.unicode.first)[character.ord] || 0
+        metrics.glyphs[character.ord] || 0
       end
 
-      def header
-        file.horizontal_header
-      end
-
-      def units
-        @units ||= file.header.units_per_em
-      end
-
-      def file
-        @file ||= begin
-          require "ttfunk"
-          TTFunk::File.open(@path)
-        end
+      def metrics
+        @metrics ||= FontFile.read(@path)
       end
     end
   end

@@ -9,10 +9,9 @@ module Norvel
       PAIRS, EXTENSION = 2, 9
       ADVANCE = 0x0004 # of a value record: the horizontal advance
 
-      # file: TTFunk::File
-      def initialize(file)
-        table = file.directory.tables["GPOS"]
-        @data = table && file.contents.string.byteslice(table[:offset], table[:length])
+      # table: the bytes of GPOS, nil where a font has none
+      def initialize(table)
+        @data = table
         @known = {}
       end
 
