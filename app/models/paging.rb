@@ -42,7 +42,7 @@ module Paging
 
   # A fault of Norvel's own leaves a document without pages, and with everything else.
   def lay_out(state)
-    state.document.lay_out(known: state.laid_out&.pages)
+    state.document.lay_out(known: state.laid_out&.pages).tap { state.laid_out = nil }
   rescue => error
     state.undone = if error.is_a?(Norvel::Error) then error.message
     else

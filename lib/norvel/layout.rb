@@ -30,6 +30,7 @@ module Norvel
       stories = Stories.new(document, values, earlier:)
       heads = Heads.new(document, stories)
       sheets = Pages.new(document, stories, heads, known: earlier&.sheets_for(stories.body.blocks)).sheets
+      stories.done
       Result.new(document, sheets, stories, heads, values, rounds: round)
     end
     private_class_method :once

@@ -35,6 +35,22 @@ RSpec.describe Norvel::Layout::Earlier do
     end
   end
 
+  it "holds on to the layout before only while it is made, however many follow one another" do
+    held = lambda do
+      GC.start
+      ObjectSpace.each_object(Norvel::Layout::Result).count
+    end
+    before = held.call
+    now = document
+    25.times do |n|
+      after = retyped(now, worded[n * 7].id, "#{worded[n * 7].text} #{n}")
+      after.lay_out(known: now.pages)
+      now = after
+    end
+    expect(held.call - before).to be < 6 # the stack may still name some
+    expect(now.pages.stories.setting.blocks.size).to be <= now.everything.size
+  end
+
   # Random edits of every kind, one after the other, each laid out from the one before.
   it "is the same as anew after any edits (property)" do
     guide = thesis_guide

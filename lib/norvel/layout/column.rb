@@ -15,7 +15,7 @@ module Norvel
       # What is taken of a block: from one part to before another, with its top and height; +detail+: rows of a table.
       Piece = Struct.new(:block, :from, :to, :y, :height, :detail, :gap)
 
-      attr_reader :pieces, :next, :reason, :asker, :height, :foot, :room
+      attr_reader :pieces, :next, :reason, :asker, :height
 
       ENDLESS = 1.0e9 # a room in which nothing ends a page
 
@@ -51,6 +51,12 @@ module Norvel
           above = current
         end
         stop(:end, nil, nil, nil)
+      end
+
+      # The same without what it was filled from, which later layouts that keep it would keep with it.
+      def done
+        @flow = @foot = @marks = nil
+        self
       end
 
       # What follows did not stand here any more.

@@ -26,7 +26,7 @@ module Norvel
 
       # All of it in one column.
       def whole
-        @whole ||= Column.new(self, Column::Place.new(0, 0), Column::ENDLESS, spaced: true).fill
+        @whole ||= Column.new(self, Column::Place.new(0, 0), Column::ENDLESS, spaced: true).fill.done
       end
 
       def height

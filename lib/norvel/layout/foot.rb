@@ -60,6 +60,12 @@ module Norvel
         @height = mark[2]
       end
 
+      # The same without what it was filled from (as Column#done).
+      def done
+        @notes = @here = @waiting = nil
+        self
+      end
+
       private
 
       def here?(id)
@@ -70,7 +76,7 @@ module Norvel
         return @left << [id, place] if @left.any?
         flow = @notes.call(id)
         own = @height.zero? ? SEPARATOR : 0.0
-        column = Column.new(flow, place, [room - @height - own, 1.0].max).fill
+        column = Column.new(flow, place, [room - @height - own, 1.0].max).fill.done
         @entries << [id, column]
         @here[id] = true
         @height += own + column.height

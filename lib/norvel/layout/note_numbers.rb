@@ -8,7 +8,9 @@ module Norvel
       FORMATS = {"footnote" => "decimal", "endnote" => "lower_roman"}.freeze
 
       def initialize(document)
-        @document = document
+        @sections = document.sections
+        @owners = document.stories.select(&:note?)
+          .flat_map { |story| story.paragraphs.map { |paragraph| [paragraph.id, story.id] } }.to_h
         @numbers = {}
         @counts = Hash.new(0)
         @section = nil
@@ -17,7 +19,7 @@ module Norvel
 
       # What a mark in a paragraph says; that at a note's own beginning says the number of the note.
       def of(mark, paragraph)
-        @numbers[[mark.of, mark.note || @document.story_of(paragraph.id)&.id]] || ""
+        @numbers[[mark.of, mark.note || @owners[paragraph.id]]] || ""
       end
 
       # Ids of the endnotes called, in order.
@@ -52,7 +54,7 @@ module Norvel
       end
 
       def told(of)
-        @document.sections[(@section || 1) - 1]&.notes&.[](of.to_sym) || {}
+        @sections[(@section || 1) - 1]&.notes&.[](of.to_sym) || {}
       end
     end
   end

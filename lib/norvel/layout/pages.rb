@@ -100,8 +100,9 @@ module Norvel
         bands = []
         last = fill(bands, frame, foot)
         @came = Came.new(number + 1, foot.left, false, SPACED.key?(last.reason))
+        bands.each { |_, _, column| column.done }
         made(number, @sheet_section, opens: came.opens, blank: false, bands: upright(bands, frame),
-          notes: (foot if foot.entries.any?), start:, came:, ended_by: last.reason, asker: last.asker)
+          notes: (foot.done if foot.entries.any?), start:, came:, ended_by: last.reason, asker: last.asker)
       end
 
       # Bands of one section or more, down to the sheet's end.
@@ -198,7 +199,7 @@ module Norvel
           frame = frame(@section, number, false)
           foot.begin(frame.height)
           @came = Came.new(number + 1, foot.left, false, false)
-          @sheets << made(number, @section, opens: false, blank: false, bands: [], notes: foot, came: nil,
+          @sheets << made(number, @section, opens: false, blank: false, bands: [], notes: foot.done, came: nil,
             ended_by: :end, asker: nil)
         end
       end

@@ -35,6 +35,13 @@ module Norvel
         @text ||= (@same && @numbers.equal?(@earlier.result.stories.numbers)) ? text_from(*@same) : set(document.blocks)
       end
 
+      # Lets go of the layout before, whose blocks it has taken over: what is asked for later is set by itself.
+      def done
+        body
+        @earlier = @same = nil
+        setting.done
+      end
+
       # Is each part of the text one block?
       def whole?
         text.size == document.blocks.size

@@ -65,10 +65,15 @@ module Norvel
         known.dressed(look, section:, paragraph:) if same_indents?(way.indents, look) && way.tabs == look[:tabs]
       end
 
-      # Holds what another setting made, until it is made anew.
+      # Holds what another setting made of paragraphs that are still there, until it is made anew.
       def take_over(other)
-        @blocks = other.blocks.dup
-        @computed = other.computed.dup
+        @blocks = other.blocks.dup.keep_if { |paragraph, _| document.same_paragraph?(paragraph) }
+        @computed = other.computed.select { |paragraph| document.same_paragraph?(paragraph) }
+      end
+
+      # Lets go of the layout before.
+      def done
+        @earlier = @known = nil
       end
 
       def set_anew(known, paragraph, measure, section, values, beside, room)
