@@ -7,8 +7,7 @@ gem "nokogiri", "~> 1.18.0"
 gem "rubyzip", "~> 2.4.1"
 gem "zeitwerk", "~> 2.6.0"
 gem "json_schemer", "~> 2.4"
-gem "kramdown", "~> 2.5" # Markdown
-gem "kramdown-parser-gfm", "~> 1.1" # fences, tables and strikethrough as people write them
+gem "commonmarker", "~> 0.23.12" # Markdown in linear time by cmark-gfm (1.x wants a newer RubyGems than Debian has)
 gem "ttfunk", "~> 1.8" # metrics of the fonts that ship
 gem "text-hyphen", "~> 1.5" # Liang patterns by language, for the division of words
 

@@ -35,7 +35,7 @@ RSpec.describe Norvel::Markup do
     end
 
     it "keeps quotes, dashes and dots as they were typed" do
-      expect(roles(markdown("\"so\" -- it's ... <<a>> --- b"))).to eq [["body", "\"so\" -- it's ... <<a>> --- b"]]
+      expect(roles(markdown("\"so\" -- it's ... << a >> --- b"))).to eq [["body", "\"so\" -- it's ... << a >> --- b"]]
     end
 
     it "passes over what is script" do

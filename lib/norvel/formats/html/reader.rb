@@ -93,7 +93,7 @@ module Norvel
         def notes
           holders = @root.css(".footnotes, [role='doc-endnotes'], [role='doc-footnote']")
           found = holders.css("li[id]").to_h do |item|
-            item.css("[role='doc-backlink'], .reversefootnote, .footnote-back").each(&:remove)
+            item.css("[role='doc-backlink'], .reversefootnote, .footnote-back, .footnote-backref").each(&:remove)
             [item["id"], blocks_of(item.dup.tap { |copy| copy.name = "div" })]
           end
           holders.each(&:remove) if found.any?
