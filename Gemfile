@@ -32,6 +32,7 @@ group :test do
   gem "axe-core-capybara", "~> 4.10"
   gem "axe-core-rspec", "~> 4.10"
   gem "capybara", "~> 3.40"
+  gem "parallel_tests", "~> 4.10", require: false # spec files in processes, shared out by how long they took
   gem "prop_check", "~> 1.0"
   gem "rack-test", "~> 2.1"
   gem "rspec", "~> 3.13"

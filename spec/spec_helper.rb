@@ -6,6 +6,7 @@ if ENV["COVERAGE"]
   SimpleCov.start do
     add_filter "/spec/"
     enable_coverage :branch
+    command_name "specs #{ENV["TEST_ENV_NUMBER"]}" # processes are put together when the last has ended
   end
 end
 
@@ -17,6 +18,10 @@ require "tmpdir"
 Dir[File.join(__dir__, "support", "*.rb")].each { |path| require path }
 
 RSpec.configure do |config|
+  if ENV["RUNTIMES"]
+    require "parallel_tests/rspec/runtime_logger"
+    config.add_formatter ParallelTests::RSpec::RuntimeLogger, "tmp/runtimes.log"
+  end
   config.disable_monkey_patching!
   config.include Documents
   config.order = :random

@@ -153,12 +153,12 @@ RSpec.describe "promises" do
 
   describe "work that grew with its square" do
     it "is linear: headings are levelled by what their look is numbered at, worked out once" do
-      headings = (1..3000).map { |n| p(r("#{(n / 60) + 1}.#{(n % 60) + 1} On a matter", "<w:b/>")) }.join
+      headings = (1..600).map { |n| p(r("#{(n / 60) + 1}.#{(n % 60) + 1} On a matter", "<w:b/>")) }.join
       document = docx(headings)
       calls = 0
-      counter = TracePoint.new(:call) { |point| calls += 1 if point.method_id == :depth && point.self.is_a?(Norvel::Survey::Traits) }
-      counter.enable { document.suggestions }
-      expect(calls).to be < 3000 * 40
+      allow_any_instance_of(Norvel::Survey::Traits).to receive(:depth).and_wrap_original { |own| (calls += 1) && own.call }
+      document.suggestions
+      expect(calls).to be_between(1, 600 * 40)
     end
 
     it "checks a document anew only where something changed" do

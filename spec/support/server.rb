@@ -52,10 +52,19 @@ class Server
     end
   end
 
+  # A folder with the database as the demo is loaded into it, made once.
+  def self.demo
+    @demo ||= Dir.mktmpdir("norvel-demo").tap do |folder|
+      at_exit { FileUtils.rm_rf(folder) }
+      system({"NORVEL_DATABASE" => "#{folder}/s.sqlite3", "RACK_ENV" => "production"}, "bundle exec ruby demo/load.rb",
+        chdir: ROOT, exception: true)
+    end
+  end
+
   def initialize(folder)
     @folder = folder
     @port = Socket.tcp_server_sockets("127.0.0.1", 0) { |(socket)| break socket.local_address.ip_port.tap { socket.close } }
-    system(environment, "bundle exec ruby demo/load.rb", chdir: ROOT, exception: true)
+    FileUtils.cp(Dir["#{self.class.demo}/*"], folder)
     start
   end
 

@@ -7,8 +7,8 @@ require "yaml"
 module Norvel
   module Formats
     module Markdown
-      # Markdown to Markup::Text: by cmark-gfm, in linear time, to HTML, which is read as any other. Front matter says title, author, date
-      # and language.
+      # Markdown to Markup::Text: by cmark-gfm, in linear time, to HTML, which is read as any other. Front matter says
+      # title, author, date and language.
       class Reader
         FRONT = /\A---\s*\n(.*?\n)(?:---|\.\.\.)\s*\n/m
         OPTIONS = %i[UNSAFE FOOTNOTES STRIKETHROUGH_DOUBLE_TILDE].freeze # HTML in it is the HTML reader's to judge
