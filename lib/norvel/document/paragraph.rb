@@ -134,7 +134,7 @@ module Norvel
 
       # The words, each white space one space: what the seal is made of.
       def sealed_text
-        @sealed_text ||= text.split(/[\s\u00A0]+/).reject(&:empty?).join(" ")
+        @sealed_text ||= text.tr_s("\t-\r \u00A0", " ").delete_prefix(" ").delete_suffix(" ")
       end
 
       def word_count

@@ -12,20 +12,24 @@ module Norvel
       DOUBLE_SPACE = /(?<=\S) {2,}(?=\S)/
       # A break in running text, as opposed to one in an address or verse: the sentence goes on after it.
       RUNNING_BREAK = /(?<=[[:alnum:],;)’'-])[ \u00A0]*\n[ \u00A0]*(?=[[:lower:]])/
-      PAGE_BREAK = /\f/
 
       module_function
 
       def leading_tab?(paragraph)
-        !paragraph.blank? && LEADING_TAB.match?(paragraph.seen_text)
+        !paragraph.blank? && indented?(paragraph.seen_text) && LEADING_TAB.match?(paragraph.seen_text)
       end
 
       def leading_space?(paragraph)
-        !paragraph.blank? && LEADING_SPACE.match?(paragraph.seen_text)
+        !paragraph.blank? && indented?(paragraph.seen_text) && LEADING_SPACE.match?(paragraph.seen_text)
+      end
+
+      # May white space stand at the begin of a line? Most texts are told apart here, at no cost.
+      def indented?(text)
+        text.start_with?(" ", "\t", "\u00A0") || text.include?("\f") || text.include?("\v")
       end
 
       def double_space?(paragraph)
-        DOUBLE_SPACE.match?(paragraph.seen_text)
+        paragraph.seen_text.include?("  ") && DOUBLE_SPACE.match?(paragraph.seen_text)
       end
 
       def line_break?(paragraph)
@@ -33,11 +37,11 @@ module Norvel
       end
 
       def running_line_break?(paragraph)
-        RUNNING_BREAK.match?(paragraph.seen_text)
+        line_break?(paragraph) && RUNNING_BREAK.match?(paragraph.seen_text)
       end
 
       def page_break?(paragraph)
-        PAGE_BREAK.match?(paragraph.raw_text)
+        paragraph.raw_text.include?("\f")
       end
 
       # A number or bullet that stands in the text, where a list or a heading's numbering would do.

@@ -17,6 +17,10 @@ module Norvel
       LEAD = 1.6 # times as many as of any other
       WORDED = 4 # words of a paragraph that counts for its document
       ENOUGH = 200 # paragraphs
+      SAMPLE = 500 # letters of a text that are looked at
+      # What stands between words: white space, signs and digits.
+      SIGNS = "\t-@[-`{-~"
+      FURTHER_SIGNS = "\u00A0-\u00BF\u2000-\u206F"
       LENGTH = 12 # words of a paragraph that can be told by itself
 
       module_function
@@ -63,8 +67,11 @@ module Norvel
 
       def score(text)
         sums = Hash.new(0)
-        text.downcase.scan(/[[:alpha:]]+/) { |word| WORDS[word]&.each { |tag| sums[tag] += 1 } }
-        LETTERS.each { |tag, letters| sums[tag] += text.count(letters) unless letters.empty? }
+        text = text[0, SAMPLE] if text.size > SAMPLE
+        plain = text.ascii_only?
+        words = text.downcase.tr(plain ? SIGNS : SIGNS + FURTHER_SIGNS, " ").split(" ")
+        words.each { |word| WORDS[word]&.each { |tag| sums[tag] += 1 } }
+        LETTERS.each { |tag, letters| sums[tag] += text.count(letters) unless letters.empty? } unless plain
         sums
       end
 
