@@ -31,7 +31,11 @@ module Norvel
         [LETTERS + %i[NU], %i[OP]], [%i[CP], LETTERS + %i[NU]], [%i[EB IX], %i[EM]]
       ].flat_map { |left, right| left.product(right) }.to_h { |pair| [pair, true] }.freeze
 
+      # Classes that are judged by more than their neighbour.
+      BY_MORE = [*FORCED, :SP, :ZW, :CM, :ZWJ, :RI, :HY, :BA].to_h { |name| [name, true] }.freeze
+
       @known = {}
+      @pairs = {}
 
       module_function
 
@@ -71,6 +75,7 @@ module Norvel
           if %i[CM ZWJ].include?(name)
             base ||= :AL
           else
+            name = :SECOND_RI if name == :RI && base == :RI # letters of flags go in pairs (LB 30a)
             base = (FORCED.include?(name) || %i[SP ZW].include?(name)) ? nil : name
             name
           end
@@ -94,6 +99,7 @@ module Norvel
 
       def break?(classes, seen, place)
         before, after = classes[place - 1], classes[place]
+        return by_pair?(before, after) unless BY_MORE.key?(before) || BY_MORE.key?(after)
         return before != :CR || after != :LF if FORCED.include?(before)
         return false if FORCED.include?(after) || %i[SP ZW].include?(after)
         spaced = before == :SP
@@ -102,7 +108,7 @@ module Norvel
         return false if before == :ZWJ
         return false if %i[CM ZWJ].include?(after) && !spaced
         return !held_over_spaces?(last, seen[place]) if spaced
-        !together?(classes, seen, place)
+        !together?(seen, place)
       end
       private_class_method :break?
 
@@ -120,8 +126,15 @@ module Norvel
       end
       private_class_method :held_over_spaces?
 
+      # Where two classes alone decide, they do so once.
+      def by_pair?(before, after)
+        known = @pairs[before] ||= {}
+        known.fetch(after) { known[after] = !together?([before, after], 1) }
+      end
+      private_class_method :by_pair?
+
       # LB 11 to 30b, of neighbours.
-      def together?(classes, seen, place)
+      def together?(seen, place)
         left, right = seen[place - 1], seen[place]
         return true if left == :WJ || left == :GL || held_over_spaces?(left, right)
         return !%i[BA HY].include?(left) if right == :GL
@@ -129,17 +142,10 @@ module Norvel
         return false if left == :CB || right == :CB
         return true if left == :BB || TRAILING.include?(right) || right == :IN
         return true if %i[HY BA].include?(left) && place > 1 && seen[place - 2] == :HL
-        return flags_together?(classes, place) if left == :RI && right == :RI
+        return true if left == :RI && right == :SECOND_RI
         TOGETHER.key?([left, right])
       end
       private_class_method :together?
-
-      # Letters of flags go in pairs (LB 30a).
-      def flags_together?(classes, place)
-        flags = classes.first(place).reverse.take_while { |name| %i[RI CM ZWJ].include?(name) }
-        flags.count(:RI).odd?
-      end
-      private_class_method :flags_together?
     end
   end
 end

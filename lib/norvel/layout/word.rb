@@ -31,11 +31,12 @@ module Norvel
         @closing = AFTER.key?(LineBreak.of(text[-1]))
       end
 
+      # Characters are taken one after the other: in a long text of any script, to count to a place takes a long way.
       def cut(text, places, measure)
-        [0, *places, text.size].each_cons(2).map do |from, to|
-          piece = text[from...to]
-          ending = ((piece[-1] == SOFT_HYPHEN) ? :soft : :break) if to < text.size
-          [piece.size, measure.call(piece), ending]
+        characters = text.chars
+        [0, *places, characters.size].each_cons(2).map do |from, to|
+          ending = ((characters[to - 1] == SOFT_HYPHEN) ? :soft : :break) if to < characters.size
+          [to - from, measure.call(characters[from...to].join), ending]
         end
       end
     end

@@ -63,8 +63,8 @@ module Norvel
 
       # By the name people see, without case (built-in names are compared so).
       def named(name, type = nil)
-        wanted = name.downcase
-        @styles.each_value.find { |s| s.name.downcase == wanted && (type.nil? || s.type == type) }
+        @by_name ||= @styles.values.group_by { |style| style.name.downcase }
+        @by_name[name.downcase]&.find { |style| type.nil? || style.type == type }
       end
 
       # What a file's base style is called, by its writer.

@@ -74,28 +74,22 @@ module Norvel
           )
         end
 
-        # Cells that continue the one above, counted for it.
+        # Cells that continue the one above, counted for it: from the last row up, by the column they begin at.
         def spanned(rows)
-          places = rows.map { |row| columns(row) }
-          rows.each_with_index.map do |row, number|
-            row.with(cells: row.cells.zip(places[number]).map do |cell, column|
-              next cell if cell.continued
-              below = rows.drop(number + 1).zip(places.drop(number + 1)).take_while do |other, at|
-                continues?(other, at, column)
-              end
-              below.empty? ? cell : cell.with(rows: below.size + 1)
-            end.freeze)
-          end
+          below = {}
+          rows.reverse.map { |row|
+            placed = row.cells.zip(columns(row))
+            cells = placed.map { |cell, column|
+              (cell.continued || !below[column]) ? cell : cell.with(rows: below[column] + 1)
+            }.freeze
+            below = placed.to_h { |cell, column| [column, ((below[column] || 0) + 1 if cell.continued)] }
+            row.with(cells:)
+          }.reverse
         end
 
         # The column of the grid that each cell begins at.
         def columns(row)
           row.cells.inject([row.skipped]) { |found, cell| found << (found.last + cell.columns) }
-        end
-
-        def continues?(row, places, column)
-          at = places.index(column)
-          at && row.cells[at]&.continued
         end
 
         def width(node)

@@ -22,6 +22,8 @@ module Norvel
                  "kbd" => {code: true}, "samp" => {code: true}, "tt" => {code: true}}.freeze
         DROPPED = %w[script style head title template noscript iframe object svg canvas audio video select datalist
           button input textarea].freeze
+        CELLS = %w[td th].freeze
+        ROW_GROUPS = %w[thead tbody tfoot].freeze
         WHITE = /[\t\n\f\r ]+/
         DEEPEST = 400 # elements in one another, as in XML
         NOTE_HREF = /\A#(?:fn|note|footnote)[:\-_]?(.+)\z/i
@@ -247,16 +249,24 @@ module Norvel
 
         def table(node)
           close
-          rows = node.css("tr").select { |row| row.ancestors("table").first == node }.map do |row|
-            row.element_children.select { |cell| %w[td th].include?(cell.name) }.map { |cell| cell(cell, row) }
+          rows = rows(node).map do |row|
+            row.element_children.select { |cell| CELLS.include?(cell.name) }.map { |cell| cell(cell, row) }
           end
           caption = node.element_children.find { |one| one.name == "caption" }&.text&.gsub(WHITE, " ")&.strip
           @blocks << Markup::Block.new(role: "table", rows: rows.reject(&:empty?).freeze, caption:)
         end
 
+        # Those of the table itself, whatever groups them.
+        def rows(node)
+          node.element_children.flat_map do |child|
+            next [child] if child.name == "tr"
+            ROW_GROUPS.include?(child.name) ? rows(child) : []
+          end
+        end
+
         def cell(node, row)
           spans = %w[colspan rowspan].map { |name| node[name].to_s[/\A\d{1,3}\z/].to_i.clamp(1, 100) }
-          header = node.name == "th" && (row.parent.name == "thead" || row.css("td").empty?)
+          header = node.name == "th" && (row.parent.name == "thead" || row.element_children.none? { |one| one.name == "td" })
           Markup::Cell.new(blocks: inner(node), header:, columns: spans[0], rows: spans[1])
         end
 

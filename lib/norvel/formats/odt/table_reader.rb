@@ -31,12 +31,17 @@ module Norvel
 
         private
 
-        # Rows and cells that stand for several are told one by one, so that each has its own words.
+        # Rows and cells that stand for several are told one by one, so that each has its own words; those of tables
+        # within when they are read.
         def spread(node)
-          {"table-row" => "table:number-rows-repeated", "table-cell" => "table:number-columns-repeated",
-           "covered-table-cell" => "table:number-columns-repeated"}.each do |name, attribute|
-            node.xpath(".//*[local-name()='#{name}']").each { |one| repeat(one, attribute) }
+          rows(node).each do |row, _|
+            cells_of(row).each { |cell| repeat(cell, "table:number-columns-repeated") }
+            repeat(row, "table:number-rows-repeated")
           end
+        end
+
+        def cells_of(row)
+          @part.children(row, "table:table-cell", "table:covered-table-cell")
         end
 
         def repeat(one, attribute)
@@ -67,9 +72,8 @@ module Norvel
           height = measure(node, "table-row", "style:row-height")
           least = measure(node, "table-row", "style:min-row-height")
           split = property(node, "table-row", "fo:keep-together") != "always"
-          cells = @part.children(node, "table:table-cell", "table:covered-table-cell")
           Document::Row.new(height: height || least, height_rule: height ? "exact" : "at_least", header:,
-            may_split: split, cells: cells.filter_map { |cell| cell(cell, found) { yield } }.freeze)
+            may_split: split, cells: cells_of(node).filter_map { |cell| cell(cell, found) { yield } }.freeze)
         end
 
         # Cells under one that spans columns are none; those under one that spans rows continue it.

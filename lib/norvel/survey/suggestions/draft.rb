@@ -42,6 +42,11 @@ module Norvel
           @found[paragraph.id]&.role
         end
 
+        # Which of the paragraphs with words it is, from 0.
+        def place(paragraph)
+          @places.fetch(paragraph.id)
+        end
+
         # The next paragraph with words, the one before; nil at an end.
         def following(paragraph)
           @worded[@places.fetch(paragraph.id) + 1]
@@ -95,8 +100,9 @@ module Norvel
 
         # Is it all that a table of one cell holds?
         def boxed?(paragraph)
-          @boxed ||= @document.tables.select { |table| table.cells.size == 1 }.map { |table| table.cells.first.id }
-          return false unless paragraph.container && @boxed.include?(paragraph.container)
+          @boxed ||= @document.tables.select { |table| table.cells.size == 1 }
+            .to_h { |table| [table.cells.first.id, true] }
+          return false unless paragraph.container && @boxed[paragraph.container]
           beside(paragraph).none? { |other| other.container == paragraph.container }
         end
 

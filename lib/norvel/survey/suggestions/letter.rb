@@ -23,7 +23,7 @@ module Norvel
 
         # A greeting stands before running text and not in a row of its like.
         def letter?(paragraph)
-          worded.index(paragraph) <= HEAD && following(paragraph) && traits(following(paragraph)).words >= 8
+          @draft.place(paragraph) <= HEAD && following(paragraph) && traits(following(paragraph)).words >= 8
         end
 
         # Address, reference and date before the greeting; a subject just before it stays left, as a heading may be.
@@ -46,7 +46,7 @@ module Norvel
         # With the lines of names below it.
         def closing(paragraph)
           put(paragraph, "other", 0.92, "a closing")
-          below = worded.drop(worded.index(paragraph) + 1).first(5).take_while do |line|
+          below = worded[@draft.place(paragraph) + 1, 5].take_while do |line|
             loose?(line) && traits(line).words <= 8 && !traits(line).sentence? && !traits(line).heading_word? &&
               traits(line).kind.nil?
           end
