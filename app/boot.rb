@@ -17,7 +17,7 @@ require "securerandom"
 require "timeout"
 
 FileUtils.mkdir_p(File.expand_path("../storage", __dir__))
-%w[safety models helpers routes].each { |folder|
+%w[safety workers models helpers routes].each { |folder|
   Dir[File.join(__dir__, folder, "*.rb")].sort.each { |path| require path }
 }
 require_relative "web"

@@ -3,7 +3,6 @@
 # The web application: frame, safety and errors. Each station's routes are a file in routes/.
 class Web < Sinatra::Base
   TEST = ENV["RACK_ENV"] == "test"
-  UPLOAD_LIMIT = 110_000_000
   HOSTS = ["127.0.0.1", "localhost", "[::1]", "::1", *("example.org" if TEST)].freeze
   POLICY = {
     "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "img-src" => "'self' data:",
@@ -29,6 +28,7 @@ class Web < Sinatra::Base
 
   register Sinatra::ActiveRecordExtension
 
+  use UploadLimit
   use Turns
   use Rack::Attack
   Rack::Attack.cache.store = ActiveSupport::Cache::MemoryStore.new
@@ -58,8 +58,10 @@ class Web < Sinatra::Base
     headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "Cache-Control" => "no-store"
     halt 404, page_of_error(NO_PAGE) unless Rack::Utils.unescape_path(request.path_info).force_encoding("UTF-8")
       .valid_encoding?
-    halt 413, page_of_error("The file is larger than 100 MB, which no text document needs to be.") if too_large?
-    halt 403, page_of_error("This came from another site, so nothing was done.") if env["norvel.foreign"]
+    if env["norvel.too_large"]
+      halt 413, page_of_error("The file is larger than 100 MB, which no text document needs to be.")
+    end
+    halt 403, page_of_error("This came from another site, so nothing was done.") if foreign?
     params.replace(Door.open(params))
     halt 403, lost_page if env["norvel.lost"]
   end

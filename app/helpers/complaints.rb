@@ -23,12 +23,13 @@ module Complaints
   end
 
   # The session that drew the page is over. What was typed is kept: a form holds it, with a token of now.
-  def lost_page
-    return erb(:_complaint, layout: false, locals: {message: LOST}) if request.env["HTTP_HX_REQUEST"]
+  def lost_page(message = nil)
+    return erb(:_complaint, layout: false, locals: {message: message || LOST}) if request.env["HTTP_HX_REQUEST"]
     @title = "Once more, please"
-    erb :lost, locals: {fields: kept_fields(params)}
+    erb :lost, locals: {message: message || KEPT, fields: kept_fields(params)}
   end
 
+  KEPT = "The page was open for longer than its session, so nothing was done yet."
   LOST = "This page was open for longer than its session, so nothing was done yet. Load the page anew and do it once " \
     "more."
 
@@ -48,7 +49,9 @@ module Complaints
     env["sinatra.error"].message
   end
 
-  def too_large?
-    request.content_length.to_i > Web::UPLOAD_LIMIT
+  # Does a browser say that another site's page sends this?
+  def foreign?
+    return true if env["norvel.foreign"]
+    !%w[GET HEAD].include?(request.request_method) && ![nil, "same-origin", "none"].include?(env["HTTP_SEC_FETCH_SITE"])
   end
 end

@@ -19,6 +19,11 @@ module HandoverView
       .sort_by { |format| WORDS.keys.index(format.name) }
   end
 
+  # What a format would not carry is counted by itself; of a long document, which takes seconds, when it is asked for.
+  def carry_trigger
+    (manuscript.paragraphs > Turns::LONG) ? "click" : "revealed"
+  end
+
   def format_words(format)
     WORDS.fetch(format.name)
   end

@@ -22,7 +22,13 @@ module Page
   SEVERITIES = {"must" => "◆", "should" => "▲", "advice" => "●"}.freeze
 
   def manuscript
-    @manuscript ||= Manuscript.find(params[:id])
+    @manuscript ||= Manuscript.find(numbered(:id))
+  end
+
+  # A number in the address. Raises ActiveRecord::RecordNotFound for anything else.
+  def numbered(name)
+    raise ActiveRecord::RecordNotFound unless params[name].to_s.match?(/\A\d{1,18}\z/)
+    params[name].to_i
   end
 
   def document
@@ -47,7 +53,7 @@ module Page
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
            captions: "sheets", parts: "sheets", tried: "sheets", plan: "findings",
            plan_waiting: "findings",
-           roles: "survey", templates: "styles", ledger: nil, beside: "galley"}.freeze
+           roles: "survey", templates: "styles", carried: "handover", ledger: nil, beside: "galley"}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path

@@ -12,6 +12,12 @@ module ShelfView
       counts: counts.reject { |_, count| count.zero? })
   end
 
+  # What a file that is not read yet waits for.
+  def arrival_words(item)
+    before = item.before
+    before.zero? ? "It is being read." : "It is read after #{counted(before, "file")} that came before it."
+  end
+
   # The class of the meter: it looks as good as the worst that is left.
   def worst_of(counts)
     counts.find { |_, count| count.positive? }&.first || "meets"

@@ -37,6 +37,12 @@ module Desk
     state.document.pages || (Paging.work_out(state) unless state.undone)
   end
 
+  # The same, waited for; nil where they take too long or can't be worked out.
+  def pages_now(manuscript)
+    state = live(manuscript)
+    state.document.pages || (Paging.wait_for(state) unless state.undone)
+  end
+
   # Why its pages can't be worked out, in a sentence; nil while they can.
   def no_pages(manuscript)
     live(manuscript).undone

@@ -12,10 +12,9 @@ class LooseText < ActiveRecord::Base
     !Norvel::Formats.markup(bytes, filename.to_s).nil?
   end
 
-  # Raises Norvel::UnreadableFile for what holds no words.
+  # Reads a text and puts it on the shelf, here and now. Raises Norvel::UnreadableFile for what holds no words.
   def self.bring_in(bytes, filename:)
-    text = Norvel::Formats.markup(bytes, filename.to_s).read(bytes)
-    create!(bytes:, filename: Door.file_name(filename), words: text.words.size)
+    create!(bytes:, filename: Door.file_name(filename), **Tasks.weigh(bytes, filename.to_s, nil).slice(:title, :words))
   end
 
   def format
@@ -27,8 +26,11 @@ class LooseText < ActiveRecord::Base
     @text ||= format.read(bytes)
   end
 
+  # Kept when it came; texts of earlier editions are read once for it.
   def title
-    text.info[:title] || File.basename(filename, ".*").tr("_", " ")
+    self[:title] || (text.info[:title] || File.basename(filename, ".*").tr("_", " "))[0, 200].tap do |said|
+      update_columns(title: said)
+    end
   end
 
   # The document of the text in the styles of a template, on the shelf. Raises Norvel::Error.

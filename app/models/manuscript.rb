@@ -27,27 +27,15 @@ class Manuscript < ActiveRecord::Base
   DEFAULT_GUIDE = "ravelmouth-thesis"
   GUIDES = Norvel::Recent.new(50) # read once
 
-  # Reads a file and puts it on the shelf. Raises Norvel::UnreadableFile.
+  # Reads a file and puts it on the shelf, here and now. Raises Norvel::UnreadableFile.
   def self.bring_in(bytes, filename:, guide: DEFAULT_GUIDE)
-    document = Norvel::Formats.read(bytes, name: filename)
-    title = document.info[:title] || File.basename(filename, ".*").tr("_", " ")
-    made = new(title: title[0, 200], filename: Door.file_name(filename), guide:)
-    check = Norvel::Guide::Check.attempt(made.rules, document)
-    made.assign_attributes(**counts_of(document), **standing_of(check), standing_version: 0)
-    transaction { made.update!(original: Original.keep(bytes)) }
-    made
+    found = Tasks.weigh(bytes, filename, guide)
+    transaction { take_in(Original.keep(bytes), Door.file_name(filename), guide, found) }
   end
 
-  def self.counts_of(document)
-    {words: document.word_count, paragraphs: document.paragraphs.size}
-  end
-
-  # What the shelf shows of a check.
-  def self.standing_of(check)
-    asked = check.rules_asked
-    broken = check.findings.map(&:rule).uniq
-    {**check.counts.transform_keys(&:to_sym), rules_asked: asked.size, rules_met: [asked.size - broken.size, 0].max,
-                                              fault: check.fault}
+  # Puts a file that was read on the shelf. found: what Tasks.weigh said of it
+  def self.take_in(original, filename, guide, found)
+    create!(original:, filename:, guide:, standing_version: 0, **found)
   end
 
   def document
@@ -126,15 +114,24 @@ class Manuscript < ActiveRecord::Base
 
   # Keeps for the shelf how the document stands by a check of its present state; without that the shelf counts anew.
   def stands(check)
-    update_columns(**self.class.standing_of(check), standing_version: lock_version)
+    update_columns(**Standing.of(check), standing_version: lock_version)
   rescue ActiveRecord::ActiveRecordError
     nil
   end
 
+  WRITERS = Helpers.new(most: 1)
+
+  # The format that it came in.
+  def format
+    Norvel::Formats.of(original.bytes)
+  end
+
   # The document as a file of a format (Norvel::Formats::Written), read back and found the same. Raises Norvel::Error
   # with the change that is to blame.
-  def handed_over(format = document.format)
-    Norvel::Formats.write(document, as: format)
+  def handed_over(format = self.format.name)
+    WRITERS.ask(:convert, original.bytes, filename, head, format)
+  rescue Helpers::Busy, Helper::Overdue
+    raise
   rescue => error
     said = error.is_a?(Norvel::Error) ? error.message : "Norvel made a mistake of its own (#{error.class})."
     raise Norvel::Error, [said, blame].compact.join(" ")
@@ -167,7 +164,7 @@ class Manuscript < ActiveRecord::Base
     head = Norvel::Snapshot.dump(after, first_document)
     transaction do
       yield if block_given?
-      update!(head:, **self.class.counts_of(after), standing_version: nil, fault: nil,
+      update!(head:, **Standing.counts(after), standing_version: nil, fault: nil,
         title: (after.info[:title] || title)[0, 200], updated_at: Time.now)
     end
     Desk.put(self, after)

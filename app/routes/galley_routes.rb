@@ -228,8 +228,8 @@ module GalleyRoutes
 
       def back_to
         place = params[:back].to_s
-        place.start_with?("/manuscripts/#{manuscript.id}/") ? place : path_to("galley", at: chosen_ids.first ||
-          params[:at].to_i)
+        return place if place.match?(%r{\A/manuscripts/#{manuscript.id}/[[:graph:]]*\z})
+        path_to("galley", at: chosen_ids.first || params[:at].to_i)
       end
     end
   end

@@ -20,7 +20,7 @@ module HandoverRoutes
     end
 
     app.get("/manuscripts/:id/download") do
-      format = Norvel::Formats[params[:as] || document.format]
+      format = params[:as] ? Norvel::Formats[params[:as]] : manuscript.format
       written = written_as(format)
       send_document written.bytes, clean_name(manuscript.filename, format)
     end

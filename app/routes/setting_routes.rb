@@ -20,14 +20,14 @@ module SettingRoutes
 
     # The set-up of a sheet's pages: tried, in place where the sheet is shown, and kept.
     app.post("/manuscripts/:id/sheets/:page/setup/ripple") do
-      redirect to(path_to("sheets")), 303 unless pages
+      wait_for_pages
       @sheet = chosen_sheet(params[:page])
       try_edit { setup_edit(@sheet) }
       request.env["HTTP_HX_REQUEST"] ? partial(:setup_ripple, sheet: @sheet) : station(:sheet)
     end
 
     app.post("/manuscripts/:id/sheets/:page/setup") do
-      redirect to(path_to("sheets")), 303 unless pages
+      wait_for_pages
       @sheet = chosen_sheet(params[:page])
       keep(:sheet) { setup_edit(@sheet) }
     end
@@ -35,7 +35,7 @@ module SettingRoutes
     app.helpers do
       # The view of what is set, with what the edit of the block would do.
       def setting(view, &edit)
-        redirect to(path_to("sheets")), 303 unless pages
+        wait_for_pages
         @sent_matters = asked_matters if view == :matters && params[:asked]
         edit ||= -> { matters_edit } if @sent_matters
         try_edit(&edit) if edit
@@ -43,7 +43,7 @@ module SettingRoutes
       end
 
       def keep(view)
-        redirect to(path_to("sheets")), 303 unless pages
+        wait_for_pages
         go_after manuscript.perform(yield, version: params[:version]).title, place_after(view)
       end
 

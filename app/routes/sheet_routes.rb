@@ -2,6 +2,8 @@
 
 # Sheets: all pages as they fall, one at size, and why each ends where it does.
 module SheetRoutes
+  PAGES_LATE = "Pages are still being worked out, so nothing was done yet. Do it once more in a moment."
+
   def self.registered(app)
     app.get("/manuscripts/:id/sheets") do
       @chosen = chosen_sheet(params[:page]) if pages && params[:page]
@@ -41,6 +43,7 @@ module SheetRoutes
     end
 
     app.post("/manuscripts/:id/sheets/saving") do
+      wait_for_pages
       edit = (Norvel::LastPage.new(document).edit if pages) or raise Norvel::Refused,
         "There is no page that could be saved."
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("sheets")
@@ -48,6 +51,7 @@ module SheetRoutes
 
     # A finding about a page, mended from where it is seen.
     app.post("/manuscripts/:id/sheets/mend") do
+      wait_for_pages
       finding = findings_by_sheet.values.flatten.find { |one| finding_key(one) == params[:finding] } if pages
       raise Norvel::Refused, "That finding is not there any more." unless finding&.mend
       said = manuscript.perform(finding.mend.edit([finding], manuscript.rules), version: params[:version]).title
@@ -61,6 +65,15 @@ module SheetRoutes
     end
 
     app.helpers do
+      # What is set on pages needs them: waits until they are worked out. Where they take too long, or can't be, nothing
+      # that was typed is lost.
+      def wait_for_pages
+        return if @pages ||= Desk.pages_now(manuscript)
+        message = no_pages ? "Pages can't be worked out, so nothing was done: #{no_pages}" : PAGES_LATE
+        redirect to(path_to("sheets")), 303 if request.get?
+        halt 422, lost_page(message)
+      end
+
       def chosen_sheet(number)
         sheet = (pages.sheets[number.to_i - 1] if number.to_i.positive?)
         sheet or raise Norvel::Refused, "There is no sheet #{number}: the document has #{pages.sheets.size}."

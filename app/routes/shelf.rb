@@ -8,17 +8,27 @@ module Shelf
     end
 
     app.post "/manuscripts" do
-      bytes = sent_file[:tempfile].read
-      if LooseText.markup?(bytes, sent_file[:filename])
-        redirect to("/texts/#{LooseText.bring_in(bytes, filename: sent_file[:filename]).id}"), 303
-      end
-      brought = Manuscript.bring_in(bytes, filename: sent_file[:filename])
-      redirect to("/manuscripts/#{brought.id}/galley"), 303
-    rescue Norvel::UnreadableFile => error
+      arrival = Arrival.keep(sent_file[:tempfile].read, filename: sent_file[:filename])
+      redirect to(place_of(Intake.settle(arrival)) || "/arrivals/#{arrival.id}"), 303
+    rescue Norvel::Error => error
       @complaint = error.message
       @filename = params[:file][:filename] if params[:file].is_a?(Hash)
       status 422
       shelf
+    end
+
+    # A file that is being read, until it is a document.
+    app.get "/arrivals/:id" do
+      became = place_of(Intake.became(numbered(:id))) and redirect to(became), 303
+      @arrival = Arrival.find_by(id: numbered(:id)) or redirect to("/"), 303
+      @title = "Being read"
+      @head = %(<meta http-equiv="refresh" content="1">) unless @arrival.fault
+      erb :arrival
+    end
+
+    app.post "/arrivals/:id/discard" do
+      Arrival.find_by(id: numbered(:id))&.discard
+      redirect to("/"), 303
     end
 
     app.get "/manuscripts/:id" do
@@ -42,9 +52,18 @@ module Shelf
     end
 
     app.helpers do
+      # Where that is worked on which a file became; nil where it became nothing.
+      def place_of(became)
+        case became
+        when Manuscript then "/manuscripts/#{became.id}/galley"
+        when LooseText then "/texts/#{became.id}"
+        end
+      end
+
       def shelf
         @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
         @texts = LooseText.waiting.to_a
+        @arrivals = Arrival.order(id: :desc).to_a
         @title = "Shelf"
         erb :shelf
       end

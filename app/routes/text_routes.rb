@@ -22,7 +22,7 @@ module TextRoutes
     app.helpers do
       # One that waits; those that were dressed belong to their documents.
       def loose_text
-        @loose_text ||= LooseText.waiting.find(params[:id])
+        @loose_text ||= LooseText.waiting.find(numbered(:id))
       end
     end
   end

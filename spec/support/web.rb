@@ -9,7 +9,7 @@ module WebApp
     ENV["NORVEL_DATABASE"] = File.join(@folder, "test.sqlite3")
     require_relative "../../app/boot"
     require "rack/test"
-    Paging.inline = true # what is on pages is asked for at once
+    Paging.inline = Helpers.inline = true # what is on pages or in a file is asked for at once
     ActiveRecord::Base.logger = nil
     ActiveRecord::Migration.verbose = false
     ActiveRecord::MigrationContext.new(File.expand_path("../../db/migrate", __dir__)).migrate
@@ -19,7 +19,7 @@ module WebApp
 
   # Empties the shelf.
   def self.clear
-    [LedgerEntry, LooseText, Manuscript, Original, SavedTemplate].each(&:delete_all)
+    [LedgerEntry, LooseText, Arrival, Manuscript, Original, SavedTemplate].each(&:delete_all)
     Desk::LIVE.clear
   end
 end

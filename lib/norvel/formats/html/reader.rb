@@ -266,7 +266,8 @@ module Norvel
 
         def cell(node, row)
           spans = %w[colspan rowspan].map { |name| node[name].to_s[/\A\d{1,3}\z/].to_i.clamp(1, 100) }
-          header = node.name == "th" && (row.parent.name == "thead" || row.element_children.none? { |one| one.name == "td" })
+          headers = row.parent.name == "thead" || row.element_children.none? { |one| one.name == "td" }
+          header = node.name == "th" && headers
           Markup::Cell.new(blocks: inner(node), header:, columns: spans[0], rows: spans[1])
         end
 

@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+# Reads what arrives, in order, beside the requests. A request waits for its own file for a while, and few do at a time:
+# the others are told where it will be.
+module Intake
+  PATIENCE = 8 # seconds that a request waits
+  WAITERS = 4 # requests that wait at a time
+  HANDS = Etc.nprocessors
+  HELPERS = Helpers.new(most: HANDS)
+  QUEUE = Queue.new
+  GUARD = Monitor.new
+  DONE = GUARD.new_cond
+  BECAME = Norvel::Recent.new(500) # {arrival's id => Manuscript, LooseText or Norvel::Error}
+
+  @waiting = 0
+  @threads = []
+
+  module_function
+
+  # What an arrival became, where that is known soon; else nil. Raises Norvel::UnreadableFile for what can't be read,
+  # which is not kept then.
+  def settle(arrival)
+    return read(arrival) if Helpers.inline
+    enqueue(arrival)
+    became = wait(arrival.id)
+    return became unless became.is_a?(Norvel::Error)
+    arrival.discard
+    raise became
+  end
+
+  # What an arrival became, nil while it waits.
+  def became(id)
+    BECAME.fetch(id)
+  end
+
+  # Goes on with what was waiting when Norvel stopped.
+  def resume
+    Arrival.waiting.each { |arrival| enqueue(arrival) }
+  end
+
+  def enqueue(arrival)
+    GUARD.synchronize do
+      @threads = @threads.select(&:alive?)
+      @threads << Thread.new { work } while @threads.size < HANDS
+    end
+    QUEUE << arrival.id
+  end
+
+  def wait(id)
+    GUARD.synchronize do
+      return if @waiting >= WAITERS
+      @waiting += 1
+      late = Process.clock_gettime(Process::CLOCK_MONOTONIC) + PATIENCE
+      until (became = BECAME.fetch(id)) || (left = late - Process.clock_gettime(Process::CLOCK_MONOTONIC)).negative?
+        DONE.wait(left)
+      end
+      became
+    ensure
+      @waiting -= 1 if late
+    end
+  end
+
+  def work
+    loop { take(QUEUE.pop) }
+  end
+
+  def take(id)
+    arrival = Arrival.find_by(id:) or return # removed meanwhile
+    BECAME.put(id, attempt(arrival))
+  rescue => error
+    BECAME.put(id, Norvel::Error.new(Trouble.sentence(error)))
+  ensure
+    ActiveRecord::Base.connection_handler.clear_active_connections!
+    GUARD.synchronize { DONE.broadcast }
+  end
+
+  def attempt(arrival)
+    read(arrival)
+  rescue Norvel::Error => error
+    arrival.fail(error.message)
+    error
+  end
+
+  def read(arrival)
+    arrival.become(HELPERS.ask(:weigh, arrival.original.bytes, arrival.filename, arrival.guide))
+  rescue Norvel::Error
+    arrival.discard if Helpers.inline
+    raise
+  end
+  private_class_method :enqueue, :wait, :work, :take, :attempt, :read
+end

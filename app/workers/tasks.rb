@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+# What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
+# process can do it (Helper).
+module Tasks
+  NAMES = %i[weigh convert].freeze
+
+  module_function
+
+  # What a file that came is: the values of a Manuscript; of a text in markup {text: true, title:, words:}. guide: the
+  # name of the one it is held against. Raises Norvel::UnreadableFile.
+  def weigh(bytes, filename, guide)
+    markup = Norvel::Formats.markup(bytes, filename)
+    return text(markup.read(bytes), filename) if markup
+    document = Norvel::Formats.read(bytes, name: filename)
+    check = Norvel::Guide::Check.attempt(Norvel::Guide.find(guide), document)
+    {title: title(document.info, filename), **Standing.counts(document), **Standing.of(check)}
+  end
+
+  # A document as a file of another format: Norvel::Formats::Written. head: its Snapshot, nil where it is as it came.
+  # Raises Norvel::Error.
+  def convert(bytes, filename, head, format)
+    original = Norvel::Formats.read(bytes, name: filename)
+    Norvel::Formats.write(head ? Norvel::Snapshot.load(head, original) : original, as: format)
+  end
+
+  def text(text, filename)
+    {text: true, title: title(text.info, filename), words: text.words.size}
+  end
+  private_class_method :text
+
+  def title(info, filename)
+    (info[:title] || File.basename(filename, ".*").tr("_", " "))[0, 200]
+  end
+  private_class_method :title
+end
