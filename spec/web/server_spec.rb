@@ -23,6 +23,35 @@ RSpec.describe "the server" do
     end
   end
 
+  # The number of the document that a file became, once it was read.
+  def document_of(answer, client)
+    400.times do
+      place = answer["location"]
+      return place[%r{manuscripts/(\d+)}, 1] if place.include?("/manuscripts/")
+      sleep 0.1
+      asked = client.get(URI(place).path)
+      answer = asked if asked["location"]
+    end
+    nil
+  end
+
+  # What was answered is kept: files that were waiting to be read are read by the next run.
+  it "reads what had arrived when it was killed" do
+    Server.open do |server|
+      clients = Array.new(8) { server.client }
+      answers = clients.each_with_index.map { |client, n| Thread.new { client.bring(long_text(n), "long #{n}.docx") } }
+      sleep 0.05 until answers.count { |thread| !thread.alive? } >= 4 # those that were told to wait
+      told = answers.reject(&:alive?).map { |thread| thread.value.code }
+      answers.each { |thread| thread.report_on_exception = false }
+      server.kill
+      server.start
+      client = server.client
+      shelf = nil
+      200.times { (shelf = client.get("/").body).match?(/being read|read after/) ? sleep(0.1) : break }
+      expect([told.uniq, shelf.scan(/>long \d</).uniq.size]).to eq [["303"], 8]
+    end
+  end
+
   # Floors for a small office that does everything at once.
   it "takes 20 long texts at once, and 200 changes of eight documents by eight people" do
     Server.open do |server|
@@ -32,7 +61,7 @@ RSpec.describe "the server" do
       end
       answers = uploads.flat_map(&:value)
       expect(answers.map(&:code).tally).to eq("303" => 20)
-      ids = answers.first(8).map { |answer| answer["location"][%r{manuscripts/(\d+)}, 1] }
+      ids = answers.first(8).map { |answer| document_of(answer, clients.first) }
       changes = ids.zip(clients).map do |id, client|
         Thread.new { Array.new(25) { |version| client.post("/manuscripts/#{id}/edits/case", {ids: (version + 1).to_s, case: "capitals", version:}).code } }
       end
