@@ -5,6 +5,8 @@ module Norvel
     # A stretch of the document with one page set-up (ISO/IEC 29500-1 17.6). Lengths in points; margins are to the text,
     # the gutter included. +starts+ and the number format are the words of the command line. A value.
     #   header, footer    how far running head and foot stand from the edges
+    #   head_gap, foot_gap  room that stays between a running head or foot that is higher than the margin and the text
+    #   fixed_top, fixed_bottom  does the margin hold however high a head or foot is?
     #   columns           how many; column_gap: between them; column_widths: [[width, gap], …] where they differ, else
     #                     nil; column_rule: is there a line between them?
     #   title_page        has its first page a head and foot of its own?
@@ -21,7 +23,9 @@ module Norvel
       :footer,
       :gutter, :mirrored, :number_format, :number_start, :columns, :title_page, :source, :column_gap, :column_widths,
       :column_rule,
-      :heads, :notes, :vertical_align, :line_grid, :page_borders, :line_numbers,
+      :heads, :notes, :vertical_align, :line_grid, :page_borders, :line_numbers, :head_gap, :foot_gap, :fixed_top,
+      :fixed_bottom,
+      head_gap: 0.0, foot_gap: 0.0, fixed_top: false, fixed_bottom: false,
       column_gap: 36.0, column_rule: false, heads: {}.freeze, notes: {}.freeze, vertical_align: "top",
       page_borders: {}.freeze) do
       # Does it say itself what its head or foot is?

@@ -25,11 +25,21 @@ module Norvel
         bare = @came.with(format: @target.name, sheet: named_sheet, numbering: numbering)
         settled = bare.with(sheet: settled_sheet(bare))
         fitting = Edits::Fitting.new(@came, settled)
-        settled.with_everything(@came.everything.map { |paragraph| paragraph(paragraph, fitting) }).with(tables:)
+        everything = broken(@came.everything).map { |paragraph| paragraph(paragraph, fitting) }
+        settled.with_everything(everything).with(tables:)
       end
 
-      # The id of a style in the other format.
       private
+
+      # Where the other format has no break after a paragraph, the next begins a page.
+      def broken(paragraphs)
+        return paragraphs if @terms.slots(:paragraph).include?(:page_break_after)
+        breaking = false
+        paragraphs.map do |paragraph|
+          begins, breaking = breaking, @came.look(paragraph)[:page_break_after]
+          begins ? paragraph.with(direct: paragraph.direct.merge(page_break_before: true)) : paragraph
+        end
+      end
 
       def styles
         @styles ||= @document.sheet.styles.values

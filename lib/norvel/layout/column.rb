@@ -38,6 +38,7 @@ module Norvel
         while (current = blocks[block])
           return stop(:section_break, block, 0, current) if @section && current.section != @section
           return stop(:page_break_before, block, 0, current) if breaks?(current, part)
+          return stop(:page_break, block, 0, above) if above&.break_after? && @room < ENDLESS
           gap = gap(above, current, part)
           taken = current.take(part, @room - @height - gap - foot_height, must?, @foot)
           return break_off(taken.reason, block, part) if taken.height.zero? && taken.reason && taken.to == part

@@ -5,19 +5,19 @@ module Norvel
     # Where text stands on a sheet: the rectangle between the margins, which change sides on left pages where they are
     # mirrored. Points from the sheet's top left.
     Frame = Struct.new(:left, :right, :top, :bottom, keyword_init: true) do
-      # head, foot: heights of what runs at head and foot, which push the text where they are higher than the margin; a
-      # negative margin is not pushed (ISO/IEC 29500-1 17.6.11)
+      # head, foot: heights of what runs at head and foot, which push the text where they are higher than the margin,
+      # unless that is fixed (ISO/IEC 29500-1 17.6.11: negative; ISO/IEC 26300-1 17.3: svg:height)
       def self.of(section, mirrored:, head: 0.0, foot: 0.0)
         left, right = section.margin_left, section.margin_right
         left, right = right, left if mirrored
-        top = pushed(section.margin_top, section.header, head)
-        bottom = pushed(section.margin_bottom, section.footer, foot)
+        top = pushed(section.margin_top, section.header, section.fixed_top ? 0.0 : head, section.head_gap)
+        bottom = pushed(section.margin_bottom, section.footer, section.fixed_bottom ? 0.0 : foot, section.foot_gap)
         bottom = [bottom, section.height - top - self::LEAST].min
         new(left:, right: section.width - right, top:, bottom: section.height - bottom)
       end
 
-      def self.pushed(margin, distance, height)
-        (margin.negative? || height.zero?) ? margin.abs : [margin, distance + height].max
+      def self.pushed(margin, distance, height, gap)
+        height.zero? ? margin : [margin, distance + height + gap].max
       end
 
       # [[x from the left margin, width], …] of a section's columns.

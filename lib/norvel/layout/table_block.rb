@@ -54,6 +54,10 @@ module Norvel
         rows.last&.keeps_with_next?
       end
 
+      def break_after?
+        false
+      end
+
       def break_before?
         first = rows.first&.cells&.first&.flow&.blocks&.first
         first ? first.break_before? : false

@@ -66,6 +66,10 @@ module Norvel
         look[:keep_with_next]
       end
 
+      def break_after?
+        look[:page_break_after]
+      end
+
       def break_before?
         look[:page_break_before]
       end

@@ -118,6 +118,8 @@ module Norvel
       paragraph :keep_together, FLAG, default: false, label: "Keep together", group: :block
       paragraph :widow_control, FLAG, default: true, label: "Widows and orphans", group: :block
       paragraph :page_break_before, FLAG, default: false, label: "Page break before", group: :block, clear: :keep
+      # Of a format that says it so; where it can't be said, what follows begins a page.
+      paragraph :page_break_after, FLAG, default: false, clear: :keep
       paragraph :shading, COLOUR, default: "auto", label: "Shading", group: :block
       paragraph :borders, Types::Borders.new, label: "Borders", group: :block, json: nil, merges: true
       paragraph :tabs, Types::TabStops.new, label: "Tab stops", group: :line, json: nil, merges: true

@@ -20,9 +20,10 @@ module Norvel
           set(node, "type", "val" => STARTS[section.starts]) unless section.starts == "next_page"
           size = set(node, "pgSz", "w" => twips(section.width), "h" => twips(section.height))
           @part.set(size, "orient", "landscape") if section.landscape?
-          set(node, "pgMar", "top" => twips(section.margin_top), "right" => twips(section.margin_right),
-            "bottom" => twips(section.margin_bottom), "left" => twips(section.margin_left),
-            "header" => twips(section.header), "footer" => twips(section.footer), "gutter" => 0)
+          set(node, "pgMar", "top" => edge(section.margin_top, section.fixed_top),
+            "right" => twips(section.margin_right), "bottom" => edge(section.margin_bottom, section.fixed_bottom),
+            "left" => twips(section.margin_left), "header" => twips(section.header),
+            "footer" => twips(section.footer), "gutter" => 0)
           numbers(node, section)
           if section.columns > 1
             set(node, "cols", "num" => section.columns, "space" => twips(section.column_gap))
@@ -32,6 +33,11 @@ module Norvel
         end
 
         private
+
+        # A margin that no head or foot pushes is told as negative (17.6.11).
+        def edge(margin, fixed)
+          twips(fixed ? -margin : margin)
+        end
 
         def references(node, section)
           HEADS.each do |kind, name|

@@ -50,7 +50,8 @@ module Norvel
             margin_top: own["top", INCH].abs + ((side == :top) ? gutter : 0), margin_bottom: own["bottom", INCH].abs,
             margin_left: own["left", "start", INCH] + ((side == :left) ? gutter : 0),
             margin_right: own["right", "end", INCH] + ((side == :right) ? gutter : 0),
-            header: own["header", EDGE], footer: own["footer", EDGE], gutter:
+            header: own["header", EDGE], footer: own["footer", EDGE], gutter:,
+            fixed_top: own["top", INCH].negative?, fixed_bottom: own["bottom", INCH].negative?
           }
         end
 

@@ -19,8 +19,9 @@ module Norvel
         def self.of(bytes)
           binary = bytes.b
           prefix = binary[/<([\w.-]+):document[\s>]/n, 1]
-          return [bytes, nil] if prefix.nil? || binary.match?(UNSUITED)
-          shorthand = new(binary[/<#{prefix}:document[^>]*>/n], prefix)
+          root = prefix && binary[/<#{prefix}:document[^>]*>/n]
+          return [bytes, nil] if root.nil? || binary.match?(UNSUITED)
+          shorthand = new(root, prefix)
           [shorthand.shorten(binary), shorthand]
         end
 

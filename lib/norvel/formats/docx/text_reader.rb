@@ -61,6 +61,7 @@ module Norvel
           blocks(container, :body, nil)
           @fields.close
           last_places
+          within_sections
           self
         end
 
@@ -114,6 +115,13 @@ module Norvel
         def anchors(runs)
           return Document::Paragraph::NO_ANCHORS if @places.empty?
           @places.map { |run, object| Document::Anchor.new(runs.first(run).sum { |one| one.text.size }, object) }.freeze
+        end
+
+        # What stands after the last section set-up belongs to it: some writers do not put it last.
+        def within_sections
+          most = @sections.size
+          return if most.zero? || @paragraphs.empty? || @paragraphs.last.section <= most
+          @paragraphs.map! { |paragraph| (paragraph.section > most) ? paragraph.with(section: most) : paragraph }
         end
 
         # Places after the last paragraph stand at its end.

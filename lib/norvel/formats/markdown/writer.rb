@@ -184,10 +184,12 @@ module Norvel
         end
 
         def notes
-          @notes.map { |key, number|
+          found = []
+          while (key = @notes.keys[found.size]) # notes may name others
             blocks = @text.notes[key] || []
-            "[^#{number}]: #{blocks.map { |block| words(block) }.join("\n\n").gsub("\n", "\n    ")}"
-          }.join("\n\n")
+            found << "[^#{@notes[key]}]: #{blocks.map { |block| words(block) }.join("\n\n").gsub("\n", "\n    ")}"
+          end
+          found.join("\n\n")
         end
       end
     end

@@ -191,6 +191,12 @@ module Norvel
         def note(object)
           return unless object.note
           story = @document.note(object) or return
+          made = @builder.within_note(story) { made_note(object, story) }
+          @report.lost("marks of notes in themselves") unless made
+          made
+        end
+
+        def made_note(object, story)
           number = @builder.next_note(object.of)
           node = @part.create("text:note", "text:id" => "#{object.of}#{number}", "text:note-class" => object.of)
           node.add_child(@part.create("text:note-citation")).content = number.to_s

@@ -97,6 +97,13 @@ module Norvel
           @counts[kind] += 1
         end
 
+        # What the block makes of a note; nil for one that is being made already: one that names itself has no end.
+        def within_note(story)
+          return if (@making ||= []).any? { |one| one.equal?(story) }
+          @making << story
+          yield.tap { @making.pop }
+        end
+
         # The number with which a sequence begins anew where it says this; nil where it counts on.
         def restart(name, said)
           number = said.to_s[/\A\d+\z/]&.to_i or return

@@ -212,9 +212,11 @@ module Norvel
           sign(SIGN, node, Document::CommentMark.new(comment: id, edge: "sign"))
         end
 
-        # What the element holds is read after it was seen, since it may stand in other paragraphs.
+        # What the element holds is read after it was seen, since it may stand in other paragraphs. One that stands as a
+        # character parts the white space at its sides.
         def drawing(node)
           sign(Document::Run::OBJECT, node, @text.drawing(node))
+          @white = false if @part.attr(node, "text:anchor-type") == "as-char"
         end
 
         # White space at the end is none.

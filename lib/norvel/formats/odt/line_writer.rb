@@ -16,6 +16,8 @@ module Norvel
         Span = Struct.new(:style)
 
         SPACE = " "
+        PASSED = %w[note bookmark bookmark-start bookmark-end reference-mark reference-mark-start reference-mark-end]
+          .to_h { |name| [name, true] }.freeze
         CONTROL = /[\x00-\x08\x0b\x0c\x0e-\x1f]/
         MADE = {"\t" => "text:tab", "\n" => "text:line-break"}.freeze
 
@@ -119,13 +121,25 @@ module Norvel
           settle
         end
 
-        # May a space stand as it is? Between letters only.
+        # May a space stand as it is? Between letters only, or what stands as one; notes and places between are no
+        # letters.
         def safe?(tokens, index)
-          index.positive? && [tokens[index - 1], tokens[index + 1]].all? { |token| token && letter?(token) }
+          index.positive? && [-1, 1].all? { |step| (other = neighbour(tokens, index, step)) && letter?(other) }
+        end
+
+        def neighbour(tokens, index, step)
+          index += step
+          index += step while index.between?(0, tokens.size - 1) && passed?(tokens[index])
+          tokens[index] if index.between?(0, tokens.size - 1)
+        end
+
+        def passed?(token)
+          token.node && PASSED.key?(token.node.name)
         end
 
         def letter?(token)
-          token.node.nil? && token.char && token.char != SPACE && !MADE.key?(token.char)
+          return token.node.name == "frame" && token.node.attribute("anchor-type")&.value == "as-char" if token.node
+          token.char && token.char != SPACE && !MADE.key?(token.char)
         end
 
         def letter(char)

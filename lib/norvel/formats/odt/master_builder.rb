@@ -128,9 +128,11 @@ module Norvel
           margin = section[(kind == "header") ? :margin_top : :margin_bottom]
           return @part.set(properties, name, Codecs::Measure.text(margin)) unless shown
           edge = [section[kind.to_sym], margin].min
+          fixed = section[(kind == "header") ? :fixed_top : :fixed_bottom]
+          height = fixed ? "svg:height" : "fo:min-height"
           @part.set(properties, name, Codecs::Measure.text(edge))
           node.add_child(@part.create("style:#{kind}-style")).add_child(
-            @part.create("style:header-footer-properties", "fo:min-height" => Codecs::Measure.text(margin - edge))
+            @part.create("style:header-footer-properties", height => Codecs::Measure.text(margin - edge))
           )
         end
       end

@@ -88,14 +88,19 @@ module Norvel
 
         # How much room a head or foot takes from the text, with its gap.
         def room(master, kind)
-          return 0.0 unless master.heads.dig(kind, :default)
-          holder = master.layout && @part.child(master.layout, "style:#{kind}-style")
-          box = holder && @part.child(holder, "style:header-footer-properties") or return 0.0
+          box = box(master, kind) or return 0.0
           text = @part.attr(box, "svg:height") || @part.attr(box, "fo:min-height")
           (text && Length.from_file(text, "pt")) || 0.0
         end
 
         private
+
+        # The properties of the head or foot of a master that has one.
+        def box(master, kind)
+          return unless master.heads.dig(kind, :default)
+          holder = master.layout && @part.child(master.layout, "style:#{kind}-style")
+          holder && @part.child(holder, "style:header-footer-properties")
+        end
 
         # What the pages of a master show, by what stands in it.
         def shown(master)
@@ -135,7 +140,25 @@ module Norvel
             measure(master.layout, "fo:margin-#{side}") || measure(master.layout, "fo:margin") || 0.0
           end
           {margin_top: (top + room(master, :header)).round(4), margin_bottom: (bottom + room(master, :footer)).round(4),
-           margin_left: left, margin_right: right, header: top, footer: bottom}
+           margin_left: left, margin_right: right, header: top, footer: bottom, **rooms(master)}
+        end
+
+        # What a head or foot that is higher than its room does to the text: a fixed height holds; else the text goes
+        # down, and the gap with it unless that may shrink (style:dynamic-spacing, 20.254).
+        def rooms(master)
+          head, foot = %i[header footer].map { |kind| box(master, kind) }
+          {head_gap: gap(head, "fo:margin-bottom"), foot_gap: gap(foot, "fo:margin-top"),
+           fixed_top: fixed?(head), fixed_bottom: fixed?(foot)}
+        end
+
+        def gap(box, name)
+          return 0.0 if box.nil? || @part.attr(box, "style:dynamic-spacing") == "true"
+          text = @part.attr(box, name)
+          (text && Length.from_file(text, "pt")) || 0.0
+        end
+
+        def fixed?(box)
+          !box.nil? && !@part.attr(box, "svg:height").nil?
         end
 
         def columns(layout)

@@ -26,6 +26,7 @@ module Norvel
           keep_together: C::Word.new("fo:keep-together", KEPT),
           widow_control: C::Widows.new,
           page_break_before: C::Word.new("fo:break-before", {"page" => true, "auto" => false}),
+          page_break_after: C::Word.new("fo:break-after", {"page" => true, "auto" => false}),
           shading: C::Colour.new("fo:background-color", none: "transparent"), borders: C::Borders.new,
           right_to_left: C::Word.new("style:writing-mode", DIRECTIONS),
           suppressLineNumbers_paragraph: C::Carried.new("text:number-lines", on: "false", off: "true")
@@ -55,7 +56,7 @@ module Norvel
         OTHERS = {paragraph: :others_paragraph, run: :others_run}.freeze
 
         # What stands in these elements and is no look: where pages begin, which language letters of other scripts are.
-        STRUCTURE = %w[style:page-number fo:break-after fo:margin style:language-asian style:country-asian
+        STRUCTURE = %w[style:page-number fo:margin style:language-asian style:country-asian
           style:language-complex style:country-complex style:script-asian style:script-complex
           style:rfc-language-tag-asian style:rfc-language-tag-complex style:tab-stop-distance].freeze
 

@@ -37,9 +37,12 @@ module Norvel
         # Notes and comments in the order in which their marks are met.
         def beside
           known = @document.stories.to_h { |story| [[story.kind, story.id], story] }
-          @numbers.filter_map { |place, id|
-            story = known[place] and story.with(id:, paragraphs: story.paragraphs.map { |one| retold(one) }.freeze)
-          }
+          found = []
+          while (place, id = @numbers.drop(found.size).first) # notes may name others
+            story = known[place]
+            found << (story && story.with(id:, paragraphs: story.paragraphs.map { |one| retold(one) }.freeze))
+          end
+          found.compact
         end
 
         def heads

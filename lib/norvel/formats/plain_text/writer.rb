@@ -66,9 +66,11 @@ module Norvel
         end
 
         def notes
-          @notes.map do |key, number|
-            "[#{number}] #{(@text.notes[key] || []).map { |block| words(block) }.join("\n")}"
+          found = []
+          while (key = @notes.keys[found.size]) # notes may name others
+            found << "[#{@notes[key]}] #{(@text.notes[key] || []).map { |block| words(block) }.join("\n")}"
           end
+          found
         end
       end
     end
