@@ -46,8 +46,8 @@ module ContentsView
   # The sheets around the list that a change is about.
   def contents_sheets(whose)
     lists = Norvel::ContentsLists.in(whose)
-    list = params[:number] ? lists[params[:number].to_i] : (lists.last if whose.equal?(@after))
-    id = list ? list.paragraphs(whose).first.id : params[:before].to_i
+    list = params[:number] ? lists[whole(:number)] : (lists.last if whose.equal?(@after))
+    id = list ? list.paragraphs(whose).first.id : whole(:before)
     page = whose.pages.sheet_of(id)&.page || 1
     whose.pages.sheets[[page - 2, 0].max, 4]
   end
@@ -55,9 +55,9 @@ module ContentsView
   # The edit that a form asks for. Raises Refused.
   def contents_edit
     return Norvel::Edits::RefreshLists.new if params[:all]
-    return Norvel::Edits::RefreshContents.new(params[:number].to_i) if params[:number]
-    levels = params[:levels].to_i.clamp(1, 9)
-    Norvel::Edits::PutInContents.new(params[:before].to_i, levels:, captions: listed_sequence,
+    return Norvel::Edits::RefreshContents.new(whole(:number)) if params[:number]
+    levels = whole(:levels).clamp(1, 9)
+    Norvel::Edits::PutInContents.new(whole(:before), levels:, captions: listed_sequence,
       heading: params[:heading].to_s[0, 200], leader: (params[:leader] if LEADERS.key?(params[:leader])))
   end
 

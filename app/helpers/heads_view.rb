@@ -17,7 +17,7 @@ module HeadsView
 
   # Raises Refused where the document has nothing that could have a head.
   def chosen_matter
-    headed_matters[params[:matter].to_i.clamp(0, [headed_matters.size - 1, 0].max)] or
+    headed_matters[whole(:matter).clamp(0, [headed_matters.size - 1, 0].max)] or
       raise Norvel::Refused, "There is no text in this document that could have heads and feet."
   end
 

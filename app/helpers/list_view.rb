@@ -47,7 +47,7 @@ module ListView
   # own list.
   def chosen_level(style)
     id, number = (style.type == "numbering") ? [style.paragraph[:list_id],
-      params[:level].to_i.clamp(1, 9) - 1] : document.cascade.list_of(specimen_like(style))
+      whole(:level).clamp(1, 9) - 1] : document.cascade.list_of(specimen_like(style))
     level = id && document.numbering.level(id, number)
     level && [document.numbering.list(id).definition_id, number, level]
   end
@@ -90,7 +90,7 @@ module ListView
     places = level_place(levels[number])
     from, to = places.map { |points| (8 + (points * SCALE)).round(1) }
     LevelRow.new(number:, y: 26 + (number * 52), from:, to:, anchor: ANCHORS[levels[number].align],
-      marker: sample_marker(levels, number), here: number + 1 == params[:level].to_i.clamp(1, 9),
+      marker: sample_marker(levels, number), here: number + 1 == whole(:level).clamp(1, 9),
       places: places.map { |points| Norvel::Length.spoken(points, unit) }.join(" · "))
   end
 

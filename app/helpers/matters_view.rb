@@ -60,7 +60,7 @@ module MattersView
 
   # The paragraph that was pointed at on a sheet.
   def asked_begin
-    id = params[:begin].to_i
+    id = whole(:begin)
     @asked_begin ||= document.paragraph(id) if id.positive? && document.include?(id)
   end
 

@@ -31,6 +31,11 @@ module Page
     params[name].to_i
   end
 
+  # A number that was sent, 0 for anything else.
+  def whole(name)
+    params[name].is_a?(String) ? params[name][0, 18].to_i : 0
+  end
+
   def document
     @document ||= manuscript.document
   end

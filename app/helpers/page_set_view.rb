@@ -15,7 +15,7 @@ module PageSetView
   end
 
   def asked_for?(set)
-    params[:page] ? set.style.name == params[:page] : set.sections.include?(params[:section].to_i)
+    params[:page] ? set.style.name == params[:page] : set.sections.include?(whole(:section))
   end
 
   def page_name(set)

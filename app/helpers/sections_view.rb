@@ -22,7 +22,7 @@ module SectionsView
 
   # The sheets where two sections meet.
   def joint_sheets(whose)
-    first = document.paragraphs.find { |one| one.section == params[:join].to_i }
+    first = document.paragraphs.find { |one| one.section == whole(:join) }
     page = (first && whose.pages.sheet_of(first.id)&.page) || 1
     whose.pages.sheets[[page - 2, 0].max, 3]
   end

@@ -65,7 +65,7 @@ module SetupView
 
   # The edit that the form asks for. Raises Refused.
   def setup_edit(sheet)
-    return Norvel::Edits::TurnPage.new(params[:turn].to_i) if params[:turn]
+    return Norvel::Edits::TurnPage.new(whole(:turn)) if params[:turn]
     section = section_of_sheet(sheet)
     values = {**typed_setup(section), **sent_paper(section)}
     mirrored = params[:mirrored] == "yes"

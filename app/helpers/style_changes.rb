@@ -15,7 +15,9 @@ module StyleChanges
     "delete" => -> { E::DeleteStyles.new([style_here.id], to: sent(:to), keep_look: params[:look] == "keep") },
     "unused" => -> { E::DeleteStyles.new(unused_styles.map(&:id)) },
     "number" => -> { number_edit },
-    "list" => -> { E::ListOfStyle.new(style_here.id, sent(:list)&.to_i, level: params[:level].to_i.clamp(1, 9) - 1) },
+    "list" => -> {
+      E::ListOfStyle.new(style_here.id, (whole(:list) if sent(:list)), level: whole(:level).clamp(1, 9) - 1)
+    },
     "level" => -> { level_edit },
     "page" => -> { page_edit },
     "page_name" => -> { page_name_edit },
@@ -111,7 +113,7 @@ module StyleChanges
     typed_letter(params[:letter])
     case params[:kind]
     when "list" then E::DefineListStyle.new(params[:name], params[:form].to_s)
-    when "page" then E::DefinePageStyle.new(params[:name], params[:section].to_i)
+    when "page" then E::DefinePageStyle.new(params[:name], whole(:section))
     else sent(:like) ? E::DuplicateStyle.new(params[:like], params[:name]) : made_of_values
     end
   end

@@ -12,6 +12,7 @@ class SavedTemplate < ActiveRecord::Base
 
   # The bytes for such a key. Raises Norvel::Refused.
   def self.bytes_of(key)
+    raise Norvel::Refused, "There is no such template." unless all_by_key.key?(key.to_s)
     kind, name = key.to_s.split(":", 2)
     case kind
     when "ship" then (path = Norvel::Template.shipped[name]) && (return File.binread(path))

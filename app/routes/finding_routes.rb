@@ -46,7 +46,7 @@ module FindingRoutes
       end
 
       def current?
-        params[:version].to_i == manuscript.lock_version
+        whole(:version) == manuscript.lock_version
       end
 
       def plan_page

@@ -10,20 +10,20 @@ module GalleyRoutes
 
   def self.registered(app)
     app.get("/manuscripts/:id/galley") do
-      near(params[:at].to_i)
+      near(whole(:at))
       @picked = picked(params[:pick].to_s)
       station :galley
     end
 
     # The text alone, around a paragraph.
     app.get("/manuscripts/:id/galley/text") do
-      near(params[:at].to_i)
+      near(whole(:at))
       partial(:galley_text, first: @sent.begin, last: @sent.end) +
         partial(:fresh_looks, paragraphs: blocks[@sent].to_a.flatten)
     end
 
     app.get("/manuscripts/:id/galley/blocks/:number") do
-      number = params[:number].to_i
+      number = whole(:number)
       paragraphs = (blocks[number] if number.between?(0, blocks.size)) or halt 404
       partial(:block, number:, paragraphs:) + partial(:fresh_looks, paragraphs:)
     end
@@ -46,7 +46,7 @@ module GalleyRoutes
 
     # Paragraphs like one: in its style, or of its look.
     app.get("/manuscripts/:id/galley/like") do
-      paragraph = document.paragraph(params[:paragraph].to_i)
+      paragraph = document.paragraph(whole(:paragraph))
       like = case params[:by]
       when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
       when "role" then ->(other) { document.suggestions.role(other.id) == document.suggestions.role(paragraph.id) }
@@ -99,7 +99,7 @@ module GalleyRoutes
 
     app.post("/manuscripts/:id/take_back") do
       before = document
-      entries = manuscript.take_back(version: params[:version], to: params[:entry]&.to_i)
+      entries = manuscript.take_back(version: params[:version], to: (whole(:entry) if params[:entry]))
       raise Norvel::Refused, "There is nothing to take back: the document is as it came." if entries.empty?
       @document = nil
       what = (entries.size == 1) ? entries.first.title : "the last #{entries.size} changes"
@@ -185,9 +185,9 @@ module GalleyRoutes
 
       # Into a list that is there, out of lists, or into one that is made now.
       def list_edit
-        level = params[:level].to_s.empty? ? nil : params[:level].to_i - 1
+        level = params[:level].to_s.empty? ? nil : whole(:level) - 1
         unless ListView::READY.key?(params[:list])
-          return Norvel::Edits::PutInList.new(chosen_ids, params[:list].to_i, level:)
+          return Norvel::Edits::PutInList.new(chosen_ids, whole(:list), level:)
         end
         define = Norvel::Edits::DefineListStyle.new(params[:list], ListView::READY[params[:list]])
         list_id = define.change(document).sheet.named(params[:list]).paragraph[:list_id]
@@ -229,7 +229,7 @@ module GalleyRoutes
       def back_to
         place = params[:back].to_s
         return place if place.match?(%r{\A/manuscripts/#{manuscript.id}/[[:graph:]]*\z})
-        path_to("galley", at: chosen_ids.first || params[:at].to_i)
+        path_to("galley", at: chosen_ids.first || whole(:at))
       end
     end
   end

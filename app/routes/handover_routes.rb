@@ -37,7 +37,7 @@ module HandoverRoutes
 
     # An image as it stands in the file; only kinds that a browser draws and nothing can hide in.
     app.get("/manuscripts/:id/pictures/:number") do
-      picture = document.pictures.find { |other| other.id == params[:number].to_i }
+      picture = document.pictures.find { |other| other.id == whole(:number) }
       bytes = picture&.path && document.source.read(picture.path) or halt 404
       content_type IMAGES.find { |mark, _| bytes.start_with?(mark) }&.last || halt(404)
       bytes

@@ -52,7 +52,7 @@ module SettingRoutes
         case view
         when :matters then path_to(params[:join] ? "sheets/matters" : "sheets")
         when :tried then path_to("sheets")
-        when :heads then path_to("sheets/heads", matter: params[:matter].to_i, which: head_way)
+        when :heads then path_to("sheets/heads", matter: whole(:matter), which: head_way)
         when :sheet then path_to("sheets", @sheet.page)
         else path_to("sheets/#{view}")
         end

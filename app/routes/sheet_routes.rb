@@ -17,7 +17,7 @@ module SheetRoutes
     end
 
     app.get("/manuscripts/:id/sheets/block/:number") do
-      number = params[:number].to_i
+      number = whole(:number)
       block = (wall_blocks[number] if pages && number.between?(0, wall_blocks.size)) or halt 404
       partial(:wall_block, number:, block:)
     end
@@ -55,7 +55,7 @@ module SheetRoutes
       finding = findings_by_sheet.values.flatten.find { |one| finding_key(one) == params[:finding] } if pages
       raise Norvel::Refused, "That finding is not there any more." unless finding&.mend
       said = manuscript.perform(finding.mend.edit([finding], manuscript.rules), version: params[:version]).title
-      go_after said, path_to("sheets", **({page: params[:page]} if params[:page].to_i.positive?).to_h)
+      go_after said, path_to("sheets", **({page: params[:page]} if whole(:page).positive?).to_h)
     end
 
     app.get("/manuscripts/:id/sheets/:page") do

@@ -23,7 +23,7 @@ module StyleRoutes
     # A page at size before and after a change that is tried.
     app.post("/manuscripts/:id/styles/:change/sheets/:sheet") do
       ripple_of(params[:change])
-      @pair = pair_of_sheets(params[:sheet].to_i)
+      @pair = pair_of_sheets(whole(:sheet))
       raise Norvel::Refused, "There is no such page before and after." unless @pair.size == 2
       next station(:styles) unless request.env["HTTP_HX_REQUEST"]
       partial(:sheet_pair, was: @pair.first, now: @pair.last)

@@ -16,7 +16,7 @@ module SurveyRoutes
 
     app.post("/manuscripts/:id/edits/roles") do
       if params[:denied]
-        edit = Norvel::Edits::Decide.new([params[:denied].to_i], Norvel::Document::NO_HEADING)
+        edit = Norvel::Edits::Decide.new([whole(:denied)], Norvel::Document::NO_HEADING)
         next go_after manuscript.perform(edit, version: params[:version]).title, path_to("roles")
       end
       groups = suggested_groups.slice(*Array(params[:role]))

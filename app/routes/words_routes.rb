@@ -20,19 +20,19 @@ module WordsRoutes
     app.post("/manuscripts/:id/edits/run_in") { perform Norvel::Edits::RunIn.new(chosen_ids, on: params[:on] == "1") }
 
     app.post("/manuscripts/:id/edits/words") do
-      range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, params[:nth].to_i
+      range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, whole(:nth)
         .clamp(0, 10_000))
       perform Norvel::Edits::StyleWords.new(one_id, range, params[:character].to_s.empty? ? nil : params[:character])
     end
 
     app.get("/manuscripts/:id/paste") do
-      @after = document.include?(params[:after].to_i) ? params[:after].to_i : document.paragraphs.last&.id
+      @after = document.include?(whole(:after)) ? whole(:after) : document.paragraphs.last&.id
       station :paste
     end
 
     # Shown before it goes in; with keep it goes in.
     app.post("/manuscripts/:id/paste") do
-      @after = params[:after].to_i
+      @after = whole(:after)
       @source = params[:html].to_s.strip.empty? ? params[:text].to_s : params[:html].to_s
       @blocks = params[:html].to_s.strip.empty? ? Norvel::Pasted.plain(@source) : Norvel::Pasted.html(@source)
       raise Norvel::Refused, "There are no words in what was pasted." if @blocks.empty?
@@ -44,13 +44,13 @@ module WordsRoutes
 
     app.get("/manuscripts/:id/beside") do
       @pairs = pairs
-      @page = params[:page].to_i.clamp(0, [(@pairs.size - 1) / PAIRS, 0].max)
+      @page = whole(:page).clamp(0, [(@pairs.size - 1) / PAIRS, 0].max)
       station :beside
     end
 
     app.get("/manuscripts/:id/beside.css") do
       content_type "text/css"
-      shown = pairs.slice(params[:page].to_i.clamp(0, 10_000) * PAIRS, PAIRS).to_a
+      shown = pairs.slice(whole(:page).clamp(0, 10_000) * PAIRS, PAIRS).to_a
       look_rules(shown.filter_map(&:first), manuscript.first_document) + "\n" + look_rules(shown.filter_map(&:last))
     end
 

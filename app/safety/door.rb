@@ -62,7 +62,8 @@ module Door
 
   # A name that fits a field; its extension stays.
   def file_name(name)
-    name = Norvel::Characters.legal(File.basename(name.to_s.dup.force_encoding("UTF-8").scrub.tr("\\", "/")))
+    text = name.to_s.dup.force_encoding("UTF-8").scrub.tr("\\", "/").delete("\0")
+    name = Norvel::Characters.legal(File.basename(text))
     ending = File.extname(name)[0, 10]
     File.basename(name, ".*")[0, 200 - ending.size].then do |stem|
       stem.empty? ? "document#{ending}" : "#{stem}#{ending}"

@@ -20,6 +20,14 @@ RSpec.describe Norvel::Styles::Properties do
     expect(tables.to_h { |place, codecs| [place, codecs.keys.sort] }).to eq(%i[paragraph run].to_h { |place| [place, described_class.on(place).map(&:name).sort - others] })
   end
 
+  it "has a range for lengths, which files, forms, guides and the command line all meet" do
+    read = docx(p(r("x", '<w:sz w:val="0"/>'), '<w:ind w:left="999999"/><w:spacing w:line="9999999" w:lineRule="exact"/>')).paragraphs[0]
+    expect([read.runs[0].direct[:size], read.direct[:indent_left], read.direct[:line_spacing][:value]]).to eq [1.0, 1584.0, 1584.0]
+    expect { described_class[:size].type.typed("0") }.to raise_error(Norvel::Refused, /between 1 pt and 1638 pt/)
+    expect { Norvel::Guide::Requirement.of(described_class[:size], "0pt") }.to raise_error(Norvel::UnusableGuide, /size.*between/)
+    expect { described_class[:space_after].type.typed(-1) }.to raise_error(Norvel::Refused, /between 0 pt/)
+  end
+
   # ISO/IEC 29500-1, 17.3.1 and 17.3.2 (elements), 17.18 (their values): how the standard itself writes these.
   {
     align: ["justify", '<w:jc w:val="both"/>'], indent_left: [36.0, '<w:ind w:left="720"/>'],

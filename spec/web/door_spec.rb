@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 # What a browser, or somebody who plays one, may send: every route with every field in every wrong shape.
+WebApp.boot
+
 RSpec.describe "the door for what is sent", :web do
   before(:all) { WebApp.boot }
   before do
@@ -66,11 +68,12 @@ RSpec.describe "the door for what is sent", :web do
       expect(faults(shape, value)).to eq []
     end
 
+    # At two of the pages in turn, so that over all shapes each field comes to each of them.
     it "answers #{shape} in one field at a time" do
       known = token
-      found = names.flat_map do |name|
+      found = names.each_with_index.flat_map do |name, turn|
         [["GET", "/manuscripts/#{manuscript.id}/galley"], ["GET", "/manuscripts/#{manuscript.id}/styles"], ["POST", "/manuscripts/#{manuscript.id}/edits/style"],
-          ["POST", "/manuscripts/#{manuscript.id}/styles/make"], ["POST", "/manuscripts/#{manuscript.id}/styles/page/ripple"]].filter_map do |verb, address|
+          ["POST", "/manuscripts/#{manuscript.id}/styles/make"], ["POST", "/manuscripts/#{manuscript.id}/styles/page/ripple"]].rotate(turn + wrong.keys.index(shape)).first(2).filter_map do |verb, address|
           custom_request verb, address, {name => value, "authenticity_token" => known, "ids" => "1-4", "version" => Manuscript.find(manuscript.id).lock_version.to_s}.merge(name => value)
           "#{last_response.status} #{address} #{name}" if last_response.status >= 500
         rescue => error
@@ -79,6 +82,63 @@ RSpec.describe "the door for what is sent", :web do
       end
       expect(found).to eq []
     end
+  end
+
+  # What may come as a list or table somewhere comes so, alone, everywhere.
+  {"a list" => [Door::LISTS, ["1", "x"]], "a table" => [Door::MAPS, {"1" => "x"}]}.each do |shape, (fields, value)|
+    it "answers #{shape} in each field that may be one, at every route" do
+      known = token
+      found = addresses.flat_map do |verb, address|
+        fields.filter_map do |field|
+          custom_request verb, address, {field => value, "authenticity_token" => known, "version" => Manuscript.find(manuscript.id).lock_version.to_s}
+          "#{last_response.status} #{verb} #{address} #{field}" if last_response.status >= 500
+        rescue => error
+          "#{error.class} #{error.message.lines.first.to_s[0, 60]} at #{verb} #{address} #{field}"
+        end
+      end
+      expect(found).to eq []
+    end
+  end
+
+  it "knows no address that is a number and more, no template that is not there, and no place outside" do
+    ["/manuscripts/#{manuscript.id}abc/galley", "/manuscripts/%31x", "/texts/1x", "/arrivals/1x"].each do |address|
+      get address
+      expect([address, last_response.status]).to eq [address, 404]
+    end
+    saved = SavedTemplate.create!(name: "T", bytes: package(p(r("x"))))
+    ["own:#{saved.id}x", "own:", "ship:../x", "x", "own:#{"9" * 99}"].each do |key|
+      get "/templates/#{Rack::Utils.escape_path(key)}/download"
+      expect([key, last_response.status]).to match [key, be_between(404, 422)]
+    end
+    ["/manuscripts/#{manuscript.id}/\r\nLocation: https://elsewhere.example", "//elsewhere.example", "/manuscripts/#{manuscript.id}x/galley"].each do |place|
+      post "/manuscripts/#{manuscript.id}/edits/case", {authenticity_token: token, ids: "1", case: "capitals", back: place, version: Manuscript.find(manuscript.id).lock_version}
+      expect(URI(last_response["location"]).path).to eq "/manuscripts/#{manuscript.id}/galley"
+      post "/manuscripts/#{manuscript.id}/take_back", {authenticity_token: token, version: Manuscript.find(manuscript.id).lock_version}
+    end
+    expect(Door.file_name("a\0b.docx")).to eq "ab.docx"
+  end
+
+  # The range of every property, at each of its doors.
+  it "refuses values that no text can have, in a sentence" do
+    {size: %w[0 0.2 99999 -3], space_before: %w[-1 99999], line_spacing: ["0", "exactly 0", "exactly 99999pt", "400"], indent_left: %w[99999 -99999]}.each do |name, texts|
+      texts.each do |text|
+        post "/manuscripts/#{manuscript.id}/edits/value", {authenticity_token: token, ids: "2", property: name, value: text, version: 0}
+        expect([name, text, last_response.status, last_response.body]).to match [name, text, 422, /lies between|line spacing/]
+      end
+    end
+    get "/manuscripts/#{manuscript.id}/styles"
+    expect(last_response.status).to eq 200
+  end
+
+  it "does nothing for a page of another site, as a browser tells it" do
+    %w[cross-site same-site].each do |site|
+      header "Sec-Fetch-Site", site
+      post "/manuscripts/#{manuscript.id}/edits/case", {authenticity_token: token, ids: "1", case: "capitals", version: 0}
+      expect([last_response.status, last_response.body]).to match [403, /another site/]
+    end
+    header "Sec-Fetch-Site", "same-origin"
+    post "/manuscripts/#{manuscript.id}/edits/case", {authenticity_token: token, ids: "1", case: "capitals", version: 0}
+    expect(last_response.status).to eq 303
   end
 
   it "says in a sentence what does not fit" do

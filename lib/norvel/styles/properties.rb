@@ -11,7 +11,9 @@ module Norvel
       POSITIONS = {"normal" => "on the line", "super" => "superscript", "sub" => "subscript"}.freeze
       SINGLE = {rule: "multiple", value: 1.0}.freeze
       LENGTH = Types::Length.new
+      SPACE = Types::Length.new(0.0..Types::Length::WIDEST)
       POINTS = Types::Points.new
+      SIZE = Types::Points.new(1.0..1638.0) # as half points in files: 2 to 3276 (common practice)
       FLAG = Types::Flag.new
       COLOUR = Types::Colour.new
       ANY = Types::Any.new
@@ -107,10 +109,10 @@ module Norvel
       paragraph :first_line_chars, ANY, part_of: :first_line
       paragraph :line_spacing, Types::LineSpacing.new, default: SINGLE, label: "Line spacing", group: :line
       # --- paragraph: block ---
-      paragraph :space_before, LENGTH, default: 0.0, label: "Space before", group: :block
+      paragraph :space_before, SPACE, default: 0.0, label: "Space before", group: :block
       paragraph :space_before_lines, ANY, part_of: :space_before
       paragraph :space_before_auto, ANY, part_of: :space_before
-      paragraph :space_after, LENGTH, default: 0.0, label: "Space after", group: :block
+      paragraph :space_after, SPACE, default: 0.0, label: "Space after", group: :block
       paragraph :space_after_lines, ANY, part_of: :space_after
       paragraph :space_after_auto, ANY, part_of: :space_after
       paragraph :contextual_spacing, FLAG, default: false, label: "No space between its own", group: :block
@@ -133,7 +135,7 @@ module Norvel
 
       # --- run: letter ---
       run :font, ANY, default: "Times New Roman", label: "Font", group: :letter
-      run :size, POINTS, default: 10.0, label: "Size", group: :letter
+      run :size, SIZE, default: 10.0, label: "Size", group: :letter
       run :bold, FLAG, default: false, label: "Bold", group: :letter, toggle: true, clear: :emphasis
       run :italic, FLAG, default: false, label: "Italic", group: :letter, toggle: true, clear: :emphasis
       run :underline, Types::Underline.new, default: "none", label: "Underline", group: :letter, clear: :emphasis
@@ -145,7 +147,7 @@ module Norvel
       run :highlight_shade, COLOUR, part_of: :highlight
       run :letter_spacing, POINTS, default: 0.0, label: "Letter spacing", group: :letter
       run :position, Types::Choice.new(POSITIONS), default: "normal", label: "Position", group: :letter, clear: :keep
-      run :size_complex, POINTS, part_of: :size
+      run :size_complex, SIZE, part_of: :size
       run :bold_complex, FLAG, part_of: :bold, toggle: true, clear: :emphasis
       run :italic_complex, FLAG, part_of: :italic, toggle: true, clear: :emphasis
       run :hidden, FLAG, default: false, label: "Hidden", toggle: true, clear: :keep

@@ -19,6 +19,11 @@ module Norvel
           text.to_s.strip
         end
 
+        # The same within what the property can be, as a reader takes it from a file.
+        def held(value)
+          value
+        end
+
         def same?(one, other)
           one == other
         end
@@ -32,6 +37,17 @@ module Norvel
 
       # In points; what was typed in lines or characters is a Length::Counted until it is set.
       class Length < Any
+        WIDEST = 1584.0 # points: 22 inches, what files' own programs hold (common practice)
+
+        # range: of what it may be, in points
+        def initialize(range = -WIDEST..WIDEST)
+          @range = range
+        end
+
+        def held(value)
+          value.is_a?(Numeric) ? value.clamp(@range.begin, @range.end) : value
+        end
+
         def spoken(value, unit = "pt")
           return share(value, unit) if Norvel::Length.share?(value)
           value.is_a?(Norvel::Length::Counted) ? value.to_s : Norvel::Length.spoken(value, unit)
@@ -42,7 +58,7 @@ module Norvel
         end
 
         def typed(text)
-          text.is_a?(Numeric) ? text.to_f : Norvel::Length.told(text)
+          within(text.is_a?(Numeric) ? text.to_f : Norvel::Length.told(text), text)
         end
 
         def same?(one, other)
@@ -51,6 +67,14 @@ module Norvel
         end
 
         private
+
+        # Raises Refused for what it can't be.
+        def within(value, text)
+          points = value.is_a?(Norvel::Length::Counted) ? value.points : value
+          return value if @range.cover?(points)
+          raise Refused, "“#{text}” is not possible here: it lies between #{spoken(@range.begin)} and " \
+            "#{spoken(@range.end)}."
+        end
 
         # What follows the base style's value.
         def share(value, unit)
@@ -66,7 +90,7 @@ module Norvel
         end
 
         def typed(text)
-          text.is_a?(Numeric) ? text.to_f : Norvel::Length.typed(text)
+          within(text.is_a?(Numeric) ? text.to_f : Norvel::Length.typed(text), text)
         end
       end
 
@@ -155,14 +179,24 @@ module Norvel
           end
         end
 
+        TIMES = (0.1..20.0) # lines
+        POINTS = (0.5..Length::WIDEST)
+
+        # A height of nothing stays as files have it: it is the largest of the line, or none.
+        def held(value)
+          return value unless value[:value].is_a?(Numeric) && value[:value].positive?
+          most = (value[:rule] == "multiple") ? 132.0 : POINTS.end
+          (value[:value] > most) ? {**value, value: most}.freeze : value
+        end
+
         def typed(text)
           return multiple(text.to_f) if text.is_a?(Numeric)
           case text.to_s.strip.downcase
           when *NAMED.values then multiple(NAMED.key(text.to_s.strip.downcase))
           when /\A(\d{1,2}(?:[.,]\d{1,4})?)\s*(?:lines?)?\z/ then multiple($1.tr(",", ".").to_f)
-          when /\A(?:exactly|exact)\s+(.+)\z/ then {rule: "exact", value: Norvel::Length.typed($1)}
-          when /\A(?:at least|at_least|min)\s+(.+)\z/ then {rule: "at_least", value: Norvel::Length.typed($1)}
-          when /\A[\d.,]+\s*[a-z]+\z/ then {rule: "exact", value: Norvel::Length.typed(text)}
+          when /\A(?:exactly|exact)\s+(.+)\z/ then points("exact", $1)
+          when /\A(?:at least|at_least|min)\s+(.+)\z/ then points("at_least", $1)
+          when /\A[\d.,]+\s*[a-z]+\z/ then points("exact", text)
           else raise Refused, "“#{text}” is not a line spacing: type single, 1.5, double, 1.15, “exactly 24pt” or " \
             "“at least 14pt”."
           end
@@ -178,8 +212,14 @@ module Norvel
           (value[:rule] == "multiple") ? Norvel::Length::SAME_TIMES : Norvel::Length::SAME
         end
 
+        def points(rule, text)
+          value = Norvel::Length.typed(text)
+          raise Refused, "A line spacing lies between 0.5 and 1584 points." unless POINTS.cover?(value)
+          {rule:, value:}
+        end
+
         def multiple(number)
-          raise Refused, "A line spacing lies between 0.1 and 20 lines." unless number.between?(0.1, 20)
+          raise Refused, "A line spacing lies between 0.1 and 20 lines." unless TIMES.cover?(number)
           {rule: "multiple", value: number}
         end
       end

@@ -37,7 +37,7 @@ module Norvel
           return unless part.ours?(child)
           plain = PLAIN[place][name] and return read_plain(child, *plain, part, values)
           entries.each do |slot, codec|
-            value = codec.read(child, part)
+            value = held(slot, codec.read(child, part))
             values[slot] = value unless value.nil?
           end
         end
@@ -45,8 +45,12 @@ module Norvel
         def read_plain(child, slot, codec, part, values)
           known = @plain[codec]
           text = part.attr(child, "val")
-          value = known.fetch(text) { known[text] = codec.read(child, part) }
+          value = known.fetch(text) { known[text] = held(slot, codec.read(child, part)) }
           values[slot] = value unless value.nil?
+        end
+
+        def held(slot, value)
+          value.nil? ? nil : Styles::Properties[slot].type.held(value)
         end
 
         def share(values)

@@ -21,7 +21,7 @@ module Norvel
           values = PropertyTable::CODECS.fetch(place).filter_map do |slot, codec|
             value = codec.read(attributes, fonts(part)) if codec.names.any? { |name| attributes.key?(name) } ||
               attributes.key?("fo:margin")
-            [slot, value] unless value.nil?
+            [slot, Styles::Properties[slot].type.held(value)] unless value.nil?
           end.to_h
           vendor_contextual(attributes, values)
           others = others(attributes, place)
