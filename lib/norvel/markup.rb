@@ -4,6 +4,9 @@ module Norvel
   # Text in markup, before it wears any style: what its paragraphs are, and what is set apart in them. Readers of markup
   # make it, a Dressing puts it in the styles of a template.
   module Markup
+    # Addresses that a link may have: nothing that a browser would run.
+    ADDRESS = /\A(?:https?:|mailto:|ftp:|tel:|#)/i
+
     # A stretch of words. text: with LF for a line break; marks: {bold: true, …} as property sets have them, and code:
     # true; link: an address or "#place"; note: the key of a note that stands here; image: Image
     Piece = Value.define(:text, :marks, :link, :note, :image, text: "", marks: {}.freeze)

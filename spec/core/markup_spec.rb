@@ -137,6 +137,13 @@ RSpec.describe Norvel::Markup do
       expect(again.blocks.flat_map(&:pieces).filter_map(&:link)).to eq ["https://ravelmouth.example/survey"]
     end
 
+    it "has no link that a browser would run, in any format" do
+      document = dress(Norvel::Markup::Text.new(blocks: [Norvel::Markup::Block.new(role: "body", pieces: [
+        Norvel::Markup::Piece.new(text: "run", link: "javascript:alert(1)"), Norvel::Markup::Piece.new(text: "go", link: "https://a.example")
+      ])]))
+      %w[markdown html].each { |format| expect(write(document, format).bytes).to satisfy { |text| text.include?("https://a.example") && !text.include?("javascript:") } }
+    end
+
     it "has no sign in its words read as markup" do
       odd = ["# no heading", "* no list", "1. no number", "a_b_c *d* [e](f) `g` <h> |i| ~j~ \\k", "> no quotation", "- no list", "+ no list", "&amp; no sign"]
       document = docx(odd.map { |text| p(r(text)) }.join)

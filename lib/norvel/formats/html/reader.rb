@@ -233,7 +233,7 @@ module Norvel
           return walk(node) if address.empty? || node["role"] == "doc-backlink"
           begin
             outside = @link
-            @link = address.match?(/\A(?:https?:|mailto:|ftp:|tel:|#)/i) ? address : nil
+            @link = address.match?(Markup::ADDRESS) ? address : nil
             walk(node)
           ensure
             @link = outside

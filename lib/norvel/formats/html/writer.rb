@@ -10,7 +10,6 @@ module Norvel
         POSITIONS = {"super" => "sup", "sub" => "sub"}.freeze
         SELECTORS = {"body" => "p, li", "title" => "h1", "quote" => "blockquote", "caption" => ".caption, caption",
                      "code" => "pre"}.freeze
-        SAFE = /\A(?:https?:|mailto:|ftp:|tel:|#)/i
 
         # styles: {role => id of the style that its paragraphs wear}; document: of the styles
         def initialize(text, report, document: nil, styles: {})
@@ -173,7 +172,7 @@ module Norvel
           block.pieces.chunk_while { |one, other| one.link && one.link == other.link }.map { |group|
             inside = group.map { |piece| piece(piece) }.join
             link = group.first.link
-            link&.match?(SAFE) ? %(<a href="#{h link}">#{inside}</a>) : inside
+            link&.match?(Markup::ADDRESS) ? %(<a href="#{h link}">#{inside}</a>) : inside
           }.join.strip
         end
 

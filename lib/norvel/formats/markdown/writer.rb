@@ -138,7 +138,7 @@ module Norvel
         def piece(piece)
           return note(piece.note) if piece.note
           return image(piece.image) if piece.image
-          marked(piece).then { |text| (piece.link && !@plain) ? "[#{text}](#{address(piece.link)})" : text }
+          marked(piece).then { |text| (piece.link&.match?(Markup::ADDRESS) && !@plain) ? "[#{text}](#{address(piece.link)})" : text }
         end
 
         # Signs of emphasis stand at letters, spaces outside of them.
