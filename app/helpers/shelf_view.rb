@@ -15,7 +15,7 @@ module ShelfView
   # What a file that is not read yet waits for.
   def arrival_words(item)
     before = item.before
-    before.zero? ? "It is being read." : "It is read after #{counted(before, "file")} that came before it."
+    before.zero? ? "Being read." : "Waiting: #{counted(before, "file")} before it."
   end
 
   # The class of the meter: it looks as good as the worst that is left.

@@ -29,6 +29,15 @@ module Norvel
         "than any text needs."
     end
 
+    MOST_LETTERS = 500_000 # of one paragraph: some 250 pages without a break
+
+    # Raises UnreadableFile for a paragraph that is longer than any.
+    def self.refuse_longer(size)
+      return if size <= MOST_LETTERS
+      raise UnreadableFile, "A paragraph of it holds more than #{MOST_LETTERS / 1000},000 letters, which is more " \
+        "than any text needs."
+    end
+
     # known: the cascade of the state it was made from, where styles or lists are others now
     def initialize(cascade: nil, known: nil, **fields)
       fields[:decisions] ||= NONE
@@ -121,7 +130,8 @@ module Norvel
 
     # The Story that a note's mark stands for, or nil.
     def note(mark)
-      stories.find { |story| story.kind == mark.of && story.id == mark.note }
+      @notes ||= stories.reverse.to_h { |story| [[story.kind, story.id], story] }
+      @notes[[mark.of, mark.note]]
     end
 
     # The running head or foot of a section (a number from 1), of the section before where it says nothing of its own;

@@ -7,6 +7,15 @@ module Norvel
     # Addresses that a link may have: nothing that a browser would run.
     ADDRESS = /\A(?:https?:|mailto:|ftp:|tel:|#)/i
 
+    MOST_BLOCKS = 12_000 # paragraphs and cells, some 500 pages
+
+    # Raises UnreadableFile for more than a text may have.
+    def self.refuse_more(count)
+      return if count <= MOST_BLOCKS
+      raise UnreadableFile, "The text holds more than #{MOST_BLOCKS / 1000},000 paragraphs and cells of tables, " \
+        "which is more than can be dressed at once: divide it."
+    end
+
     # A stretch of words. text: with LF for a line break; marks: {bold: true, …} as property sets have them, and code:
     # true; link: an address or "#place"; note: the key of a note that stands here; image: Image
     Piece = Value.define(:text, :marks, :link, :note, :image, text: "", marks: {}.freeze)

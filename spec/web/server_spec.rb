@@ -47,7 +47,7 @@ RSpec.describe "the server" do
       server.start
       client = server.client
       shelf = nil
-      200.times { (shelf = client.get("/").body).match?(/being read|read after/) ? sleep(0.1) : break }
+      200.times { (shelf = client.get("/").body).match?(/Being read|Waiting: /) ? sleep(0.1) : break }
       expect([told.uniq, shelf.scan(/>long \d</).uniq.size]).to eq [["303"], 8]
     end
   end

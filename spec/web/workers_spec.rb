@@ -103,7 +103,7 @@ RSpec.describe "work beside the requests", :web do
     it "says how many are read before it, and too many are refused" do
       list = Array.new(3) { |n| Arrival.keep(bytes, filename: "#{n}.docx") }
       get "/arrivals/#{list.last.id}"
-      expect(last_response.body).to include("after 2 files", 'http-equiv="refresh"')
+      expect(last_response.body).to include("Waiting: 2 files before it.", 'http-equiv="refresh"')
       stub_const("Arrival::MOST", 3)
       post "/manuscripts", {authenticity_token: token, file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
       expect([last_response.status, last_response.body]).to match [422, /3 files are waiting/]

@@ -121,19 +121,20 @@ module Norvel
         Styles::PropertySet.of(values)
       end
 
-      # Every style looks as it did, the bases first.
+      # Every style looks as it did, the bases first, those that stand on as many at once.
       def settled_sheet(bare)
-        ordered = styles.select(&:paragraph?).sort_by { |style| @document.sheet.chain(style).size }
-        ordered.inject(bare.sheet) do |sheet, style|
-          sheet.put(settled(bare.with(sheet:), sheet[ids[style.id]], @came.sheet[ids[style.id]]))
+        levels = styles.select(&:paragraph?).group_by { |style| @document.sheet.chain(style).size }.sort.map(&:last)
+        levels.inject(bare.sheet) do |sheet, level|
+          now = bare.with(sheet:)
+          made = level.to_h { |style| [ids[style.id], settled(now, sheet[ids[style.id]], @came.sheet[ids[style.id]])] }
+          sheet.with(styles: sheet.styles.merge(made))
         end
       end
 
       def settled(now, style, was)
         %i[paragraph run].inject(style) do |made, place|
           seen = @came.cascade.of_style(was, place)
-          sheet = now.sheet.put(made)
-          look = now.with(sheet:).cascade.of_style(made, place)
+          look = now.cascade.of_style(style, place)
           names = seen.differences(look, place).map(&:name) - %i[list outline_level]
           changed = names.inject(made.set(place)) { |set, name| Edits::Setting.put(set, name, seen[name], look) }
           made.with(place => changed)

@@ -162,6 +162,7 @@ module Norvel
 
       # What was found before stays where nothing can have changed it.
       def found(paragraph)
+        Thread.pass # one of thousands: who has little to do goes before
         same = same_as_before?(paragraph)
         @settled[paragraph.id] = same ? @before.settled(paragraph.id) : judged(paragraph, looking.last)
         return @before.on(paragraph.id) if same && !reached?(paragraph)

@@ -41,6 +41,7 @@ module Norvel
       #   section: its number; beside: does it stand in a note, head or foot? room: the most that an object may be high;
       #   values: what says the values of its fields
       def block(paragraph, measure, section:, values:, beside: false, room: nil)
+        Thread.pass # one of thousands: who has little to do goes before
         known = @known && (@known[paragraph] || @earlier.twin(paragraph))
         block = untouched(known, paragraph, measure, section) ||
           set_anew(known, paragraph, measure, section, values, beside, room)

@@ -188,6 +188,7 @@ module Norvel
         number = @tables.size
         @tables << nil
         width = block.rows.map { |row| row.sum(&:columns) }.max || 1
+        Markup.refuse_more(block.rows.size * width)
         unless block.caption.to_s.empty?
           add("caption", [Piece.new(text: block.caption)], NOTHING, container ? :table : :body, container)
         end

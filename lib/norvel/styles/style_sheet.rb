@@ -4,6 +4,15 @@ module Norvel
   module Styles
     # All styles of a document with its defaults (ISO/IEC 29500-1 17.7). A value: changed by with and put.
     class StyleSheet
+      MOST = 5_000 # styles: more than programs that write them take (common practice)
+
+      # Raises UnreadableFile for more styles than any document has.
+      def self.refuse_more(count)
+        return if count <= MOST
+        raise UnreadableFile, "The document defines more than #{MOST / 1000},000 styles, which is more than any " \
+          "text needs."
+      end
+
       LAST = 100 # after every priority that a file gives (0 to 99)
 
       attr_reader :styles, :paragraph_defaults, :run_defaults
@@ -106,7 +115,8 @@ module Norvel
         stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
         stem = "Style" if stem.empty?
         taken = (@styles.keys + also).to_h { |id| [id.downcase, true] }
-        ([stem] + (1..).lazy.map { |n| "#{stem}#{n}" }.first(taken.size + 1)).find { |id| !taken[id.downcase] }
+        return stem unless taken[stem.downcase]
+        (1..).lazy.map { |n| "#{stem}#{n}" }.find { |id| !taken[id.downcase] }
       end
 
       private

@@ -30,7 +30,9 @@ module Norvel
         end
 
         def styles
-          @part.children(@part.root, "style").each_with_index.with_object({}) do |(node, source), styles|
+          nodes = @part.children(@part.root, "style")
+          Styles::StyleSheet.refuse_more(nodes.size)
+          nodes.each_with_index.with_object({}) do |(node, source), styles|
             @nodes << node
             id = @part.attr(node, "styleId") or next
             styles[id] ||= style(id, node, source)

@@ -36,7 +36,8 @@ module Norvel
         def id(name, _style, taken)
           stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
           stem = "Style" if stem.empty?
-          [stem, *(1..taken.size + 1).map { |number| "#{stem}#{number}" }].find { |id| !taken[id.downcase] }
+          return stem unless taken[stem.downcase]
+          (1..).lazy.map { |number| "#{stem}#{number}" }.find { |id| !taken[id.downcase] }
         end
 
         # Definitions have numbers.

@@ -104,6 +104,7 @@ module Norvel
           @holds = holds
           inline(properties ? properties.next_element : node.first_element_child, runs, place, cell, run_nodes)
           @nodes.runs[ordinal] = run_nodes if @nodes
+          Document.refuse_longer(runs.sum { |run| run.text.size })
           @paragraphs[ordinal] = Document::Paragraph.new(ordinal + 1, place, number, style_id, direct, mark,
             runs.freeze, cell, ordinal, @holds || needed(node), @container, anchors(runs))
           section(@part.child(properties, "sectPr")) if holds == :section_break

@@ -24,6 +24,7 @@ module Norvel
           button input textarea].freeze
         CELLS = %w[td th].freeze
         ROW_GROUPS = %w[thead tbody tfoot].freeze
+        BLOCK = /<(?:p|li|h[1-6]|td|th|dt|dd|div|blockquote|pre|section|br)\b/i
         WHITE = /[\t\n\f\r ]+/
         DEEPEST = 400 # elements in one another, as in XML
         NOTE_HREF = /\A#(?:fn|note|footnote)[:\-_]?(.+)\z/i
@@ -31,12 +32,20 @@ module Norvel
 
         # A whole page. Raises UnreadableFile.
         def self.page(source)
+          refuse_more(source)
           new(parse { Nokogiri::HTML5(source, max_tree_depth: DEEPEST) }).text
         end
 
         # A piece of one.
         def self.fragment(source)
+          refuse_more(source)
           new(parse { Nokogiri::HTML5.fragment(source, max_tree_depth: DEEPEST) }).text
+        end
+
+        def self.refuse_more(source)
+          count = 0
+          source.scan(BLOCK) { count += 1 }
+          Markup.refuse_more(count)
         end
 
         def self.parse
@@ -45,7 +54,7 @@ module Norvel
           raise UnreadableFile, "The page is nested deeper than any text needs to be." if error.message.match?(/depth/i)
           raise
         end
-        private_class_method :parse
+        private_class_method :refuse_more, :parse
 
         def initialize(root)
           @root = root
@@ -68,7 +77,7 @@ module Norvel
 
         # The blocks of an element for itself.
         def blocks_of(element)
-          self.class.new(element).text.blocks
+          self.class.new(element).inside
         end
 
         private
@@ -171,6 +180,7 @@ module Norvel
         def close
           @pieces.pop while @pieces.any? && @pieces.last.text.match?(/\A[\s\u00A0]+\z/) && !@pieces.last.note
           if @pieces.any?
+            Document.refuse_longer(@pieces.sum { |piece| piece.text.size })
             @pieces[-1] = @pieces.last.with(text: @pieces.last.text.sub(/[\s\u00A0]+\z/, ""))
             made = Markup::Block.new(role: @lists.any? ? "list_item" : @role, pieces: @pieces.freeze, place: place)
             @blocks << made unless made.blank?
@@ -250,7 +260,9 @@ module Norvel
         def table(node)
           close
           rows = rows(node).map do |row|
-            row.element_children.select { |cell| CELLS.include?(cell.name) }.map { |cell| cell(cell, row) }
+            cells = row.element_children.select { |cell| CELLS.include?(cell.name) }
+            headers = row.parent.name == "thead" || cells.none? { |cell| cell.name == "td" }
+            cells.map { |cell| cell(cell, headers && cell.name == "th") }
           end
           caption = node.element_children.find { |one| one.name == "caption" }&.text&.gsub(WHITE, " ")&.strip
           @blocks << Markup::Block.new(role: "table", rows: rows.reject(&:empty?).freeze, caption:)
@@ -264,10 +276,8 @@ module Norvel
           end
         end
 
-        def cell(node, row)
+        def cell(node, header)
           spans = %w[colspan rowspan].map { |name| node[name].to_s[/\A\d{1,3}\z/].to_i.clamp(1, 100) }
-          headers = row.parent.name == "thead" || row.element_children.none? { |one| one.name == "td" }
-          header = node.name == "th" && headers
           Markup::Cell.new(blocks: inner(node), header:, columns: spans[0], rows: spans[1])
         end
 

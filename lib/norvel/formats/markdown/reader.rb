@@ -11,6 +11,7 @@ module Norvel
       # title, author, date and language.
       class Reader
         FRONT = /\A---\s*\n(.*?\n)(?:---|\.\.\.)\s*\n/m
+        MOST_FRONT = 4_000 # letters that front matter may have
         OPTIONS = %i[UNSAFE FOOTNOTES STRIKETHROUGH_DOUBLE_TILDE].freeze # HTML in it is the HTML reader's to judge
         EXTENSIONS = %i[table strikethrough tasklist].freeze
         INFO = {"title" => :title, "author" => :author, "date" => :date, "lang" => :language, "language" => :language,
@@ -25,8 +26,8 @@ module Norvel
         end
 
         def text
-          front = FRONT.match(@source)
-          body = front ? front.post_match : @source
+          front = FRONT.match(@source[0, MOST_FRONT])
+          body = front ? @source[front.end(0)..] : @source
           read = Html::Reader.fragment(CommonMarker.render_html(body, OPTIONS, EXTENSIONS))
           read.with(info: front ? info(front[1]) : {})
         end

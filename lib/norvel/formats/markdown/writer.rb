@@ -18,7 +18,7 @@ module Norvel
           @text = text
           @plain = plain
           @report = report
-          @notes = {}
+          @notes, @met = {}, []
           @shift = (text.blocks.any? { |block| block.role == "title" }) ? 1 : 0
         end
 
@@ -138,7 +138,8 @@ module Norvel
         def piece(piece)
           return note(piece.note) if piece.note
           return image(piece.image) if piece.image
-          marked(piece).then { |text| (piece.link&.match?(Markup::ADDRESS) && !@plain) ? "[#{text}](#{address(piece.link)})" : text }
+          linked = piece.link&.match?(Markup::ADDRESS) && !@plain
+          marked(piece).then { |text| linked ? "[#{text}](#{address(piece.link)})" : text }
         end
 
         # Signs of emphasis stand at letters, spaces outside of them.
@@ -179,13 +180,13 @@ module Norvel
         # --- notes ---
 
         def note(key)
-          number = @notes[key] ||= @notes.size + 1
+          number = @notes[key] ||= @met.push(key).size
           "[^#{number}]"
         end
 
         def notes
           found = []
-          while (key = @notes.keys[found.size]) # notes may name others
+          while (key = @met[found.size]) # notes may name others
             blocks = @text.notes[key] || []
             found << "[^#{@notes[key]}]: #{blocks.map { |block| words(block) }.join("\n\n").gsub("\n", "\n    ")}"
           end

@@ -18,7 +18,7 @@ module Norvel
         DOUBLE = "  "
         BREAKING = "\t\r\n"
         BROKEN = /[\t\r\n]/
-        MOST_SPACES = 10_000
+        MOST_SPACES = 10_000 # letters of a paragraph beyond which a space is one
         TRANSPARENT = %w[meta ruby ruby-base].freeze
         SILENT = %w[soft-page-break ruby-text].freeze
         BREAKS = {"tab" => "\t", "line-break" => "\n"}.freeze
@@ -156,7 +156,7 @@ module Norvel
         end
 
         def spaces(node)
-          count = (@part.attr(node, "text:c") || "1").to_i.clamp(1, MOST_SPACES)
+          count = (@part.attr(node, "text:c") || "1").to_i.clamp(1, [MOST_SPACES - @length, 1].max)
           add(" " * count, node)
         end
 
@@ -164,7 +164,7 @@ module Norvel
           flush unless @state.equal?(@last) && @within.equal?(@spans)
           @last, @spans = @state, @within
           @buffer << text
-          @length += text.size
+          Document.refuse_longer(@length += text.size)
           keep(text.size, node)
         end
 

@@ -24,6 +24,7 @@ module Norvel
         def initialize(document)
           @document = document
           @numbers = {}
+          @met = []
           @counts = Hash.new(0)
         end
 
@@ -38,11 +39,12 @@ module Norvel
         def beside
           known = @document.stories.to_h { |story| [[story.kind, story.id], story] }
           found = []
-          while (place, id = @numbers.drop(found.size).first) # notes may name others
-            story = known[place]
-            found << (story && story.with(id:, paragraphs: story.paragraphs.map { |one| retold(one) }.freeze))
+          while (place = @met.shift) # notes may name others
+            story = known[place] or next
+            paragraphs = story.paragraphs.map { |one| retold(one) }.freeze
+            found << story.with(id: @numbers[place], paragraphs:)
           end
-          found.compact
+          found
         end
 
         def heads
@@ -67,7 +69,7 @@ module Norvel
 
         def mark(object)
           place = MARKS[object.class]&.call(object) or return object
-          id = @numbers[place] ||= (@counts[place.first] += 1).to_s
+          id = @numbers[place] ||= @met.push(place) && (@counts[place.first] += 1).to_s
           object.is_a?(Document::NoteMark) ? object.with(note: id) : object.with(comment: id)
         end
       end

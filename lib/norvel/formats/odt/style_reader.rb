@@ -66,6 +66,7 @@ module Norvel
         end
 
         def styles
+          Styles::StyleSheet.refuse_more(@elements.each_value.sum(&:size))
           TYPES.flat_map { |family, type| @elements.fetch(family, {}).map { |name, node| style(name, node, type) } }
             .sort_by(&:source).to_h { |style| [style.id, style] }
         end

@@ -7,6 +7,7 @@ module Norvel
       # broken by hand are joined; titles that are underlined, and lists that are typed, are what they look like.
       class Reader
         UNDERLINED = /\A(?:={3,}|-{3,}|~{3,}|\*{3,})\s*\z/
+        BLANK = /\n(?:[ \t]*\n){2,}/ # lines: as many as one
         MAJOR = /\A[=*]/
         BULLET = /\A\s{0,6}[-*•–]\s+(?=\S)/
         NUMBER = /\A\s{0,6}\(?(\d{1,3})[.)]\s+(?=\S)/
@@ -17,13 +18,16 @@ module Norvel
         end
 
         def initialize(source)
-          @lines = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n").gsub(/[\f\v]/, "\n").split("\n", -1)
-            .map { |line| Characters.typed(line.rstrip) }
+          text = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n").tr("\f\v", "\n").gsub(BLANK, "\n\n")
+          lines = text.split("\n", -1).each { |line| Document.refuse_longer(line.size) }
+          @lines = lines.map { |line| Characters.typed(line.rstrip) }
           @keys = 0
         end
 
         def text
-          Markup::Text.new(blocks: groups.flat_map { |lines| blocks(lines) }.freeze)
+          made = groups.flat_map { |lines| blocks(lines) }.freeze
+          Markup.refuse_more(made.size)
+          Markup::Text.new(blocks: made)
         end
 
         private
@@ -41,16 +45,17 @@ module Norvel
             lines[0..-2].map(&:size).minmax.then { |least, most| most - least <= 25 }
         end
 
+        # Underlined titles at the begin, and what follows them.
         def blocks(lines)
-          underlined = lines.size > 1 && UNDERLINED.match?(lines[1])
-          return [heading(lines[0], lines[1]), *blocks_after(lines.drop(2))] if underlined
+          titles = (0...lines.size).step(2).take_while { |at| UNDERLINED.match?(lines[at + 1].to_s) }
+          rest = lines.drop(titles.size * 2)
+          titles.map { |at| heading(lines[at], lines[at + 1]) } + (rest.empty? ? [] : untitled(rest))
+        end
+
+        def untitled(lines)
           return list(lines) if [BULLET, NUMBER].any? { |mark| mark.match?(lines.first) } && listed?(lines)
           return [paragraph("body", lines.map(&:strip).join(" "))] if joined?(lines)
           lines.map { |line| paragraph("body", line.strip) }
-        end
-
-        def blocks_after(lines)
-          lines.empty? ? [] : blocks(lines)
         end
 
         def heading(line, below)

@@ -11,7 +11,7 @@ module Norvel
         def initialize(text, report)
           @text = text
           @report = report
-          @notes = {}
+          @notes, @met = {}, []
         end
 
         def source
@@ -55,7 +55,7 @@ module Norvel
         end
 
         def piece(piece)
-          return "[#{@notes[piece.note] ||= @notes.size + 1}]" if piece.note
+          return "[#{@notes[piece.note] ||= @met.push(piece.note).size}]" if piece.note
           return image if piece.image
           piece.text
         end
@@ -67,7 +67,7 @@ module Norvel
 
         def notes
           found = []
-          while (key = @notes.keys[found.size]) # notes may name others
+          while (key = @met[found.size]) # notes may name others
             found << "[#{@notes[key]}] #{(@text.notes[key] || []).map { |block| words(block) }.join("\n")}"
           end
           found
