@@ -7,7 +7,7 @@ module Norvel
       # broken by hand are joined; titles that are underlined, and lists that are typed, are what they look like.
       class Reader
         UNDERLINED = /\A(?:={3,}|-{3,}|~{3,}|\*{3,})\s*\z/
-        BLANK = /\n(?:[ \t]*\n){2,}/ # lines: as many as one
+        BLANK = /^[ \t]+$/
         MAJOR = /\A[=*]/
         BULLET = /\A\s{0,6}[-*•–]\s+(?=\S)/
         NUMBER = /\A\s{0,6}\(?(\d{1,3})[.)]\s+(?=\S)/
@@ -18,7 +18,7 @@ module Norvel
         end
 
         def initialize(source)
-          text = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n").tr("\f\v", "\n").gsub(BLANK, "\n\n")
+          text = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n").tr("\f\v", "\n").gsub(BLANK, "").gsub(/\n{3,}/, "\n\n")
           lines = text.split("\n", -1).each { |line| Document.refuse_longer(line.size) }
           @lines = lines.map { |line| Characters.typed(line.rstrip) }
           @keys = 0
