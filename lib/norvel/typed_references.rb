@@ -32,13 +32,18 @@ module Norvel
     private
 
     def named(paragraph)
-      return [] if listed[paragraph.id]
-      text = paragraph.seen_text
-      text.to_enum(:scan, NAMED).filter_map do
+      return [] unless paragraph.seen_text.match?(/\d/) && !listed[paragraph.id]
+      paragraph.remember(:typed_references) { found(paragraph) }
+        .map { |told| Reference.new(paragraph: paragraph.id, **told) }
+    end
+
+    # What follows from the text of a paragraph alone.
+    def found(paragraph)
+      paragraph.seen_text.to_enum(:scan, NAMED).filter_map do
         match = Regexp.last_match
         next if match[:elsewhere] || computed?(paragraph, match.begin(:label))
-        Reference.new(paragraph: paragraph.id, words: match[:words], kind: match[:figure] ? :figure : :table,
-          label: match[:label].tr("–-", ".."), at: match.begin(:label), size: match[:label].size)
+        {words: match[:words], kind: match[:figure] ? :figure : :table, label: match[:label].tr("–-", ".."),
+         at: match.begin(:label), size: match[:label].size}
       end
     end
 

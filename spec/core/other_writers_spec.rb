@@ -27,7 +27,7 @@ RSpec.describe "files of other writers" do
       *[other, "html", "markdown", "text"].map { |format| Norvel::Formats.write(document, as: format).bytes }].all?
   end
 
-  text = '<w:p><w:r><w:t>Some words of it.</w:t></w:r></w:p>'
+  text = "<w:p><w:r><w:t>Some words of it.</w:t></w:r></w:p>"
   set_up = '<w:sectPr><w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" w:footer="708"/></w:sectPr>'
   {
     "no section set-up" => [text, 1, 1], "content after the section set-up" => ["#{text}#{set_up}#{text}", 1, 2],

@@ -85,6 +85,7 @@ module Norvel
 
       # Where in raw_text each character of seen_text stands.
       def seen_places
+        return Array(0...raw_text.size) unless raw_text.include?(Run::SIGN)
         raw_text.each_char.with_index.filter_map { |char, place| place unless char == Run::SIGN }
       end
 

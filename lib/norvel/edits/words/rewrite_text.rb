@@ -21,18 +21,31 @@ module Norvel
       # The paragraph with other texts at some places: {position in the raw text => text instead}.
       def cut(paragraph, changes)
         return paragraph if changes.empty?
+        left = changes.sort
         from = 0
         runs = paragraph.runs.filter_map do |run|
-          text = run.text.each_char.with_index(from).map { |char, place| changes.fetch(place, char) }.join
-          from += run.text.size
+          upto = from + run.text.size
+          own = left.take_while { |place, _| place < upto }
+          left.shift(own.size)
+          text = rewritten(run.text, own.map { |place, instead| [place - from, instead] })
+          from = upto
           next run if text == run.text
           run.with(text:) unless text.empty?
         end
         paragraph.with(runs: runs.freeze, anchors: moved(paragraph.anchors, changes))
       end
 
+      # A text with others at some of its places, in order: [[place, text instead], …].
+      def rewritten(text, changes)
+        return text if changes.empty?
+        done = 0
+        made = changes.map { |place, instead| text[done...place] + instead.tap { done = place + 1 } }
+        made.join + text[done..]
+      end
+
       # Anchors where their letters stand now.
       def moved(anchors, changes)
+        return anchors if anchors.empty?
         grown = changes.map { |place, text| [place, text.size - 1] }
         anchors.map { |anchor| anchor.at(anchor.place + grown.sum { |place, size| (place < anchor.place) ? size : 0 }) }
           .freeze

@@ -18,8 +18,8 @@ module Norvel
         end
 
         def initialize(source)
-          text = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n").tr("\f\v", "\n").gsub(BLANK, "").gsub(/\n{3,}/, "\n\n")
-          lines = text.split("\n", -1).each { |line| Document.refuse_longer(line.size) }
+          text = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n").tr("\f\v", "\n").gsub(BLANK, "")
+          lines = text.gsub(/\n{3,}/, "\n\n").split("\n", -1).each { |line| Document.refuse_longer(line.size) }
           @lines = lines.map { |line| Characters.typed(line.rstrip) }
           @keys = 0
         end
