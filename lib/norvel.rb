@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
-require "digest"
-require "forwardable"
-require "json"
-require "nokogiri"
+require "json" # to_json is asked for without its name
 require "zeitwerk"
+
+# Loaded when a command first needs them.
+autoload :Digest, "digest"
+autoload :Forwardable, "forwardable"
+autoload :Nokogiri, "nokogiri"
 
 # The job itself: reads a document, resolves its formatting, changes it by edits, checks it against a guide and writes
 # it back. No web, no database, no global state.

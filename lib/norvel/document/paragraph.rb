@@ -50,7 +50,8 @@ module Norvel
 
       # Is there nothing in it but letters?
       def plain?
-        @anchors.empty? && @runs.none? { |run| run.carried || run.spans }
+        return @plain if defined?(@plain)
+        @plain = @anchors.empty? && @runs.none? { |run| run.carried || run.spans }
       end
 
       # The boxes that are anchored in it.
