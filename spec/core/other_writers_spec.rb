@@ -34,6 +34,7 @@ RSpec.describe "files of other writers" do
     "the section set-up first" => ["#{set_up}#{text}", 1, 1], "two of them at the end" => ["#{text}#{set_up}#{set_up}", 2, 1],
     "one in a content control" => ["#{text}<w:sdt><w:sdtContent>#{set_up}</w:sdtContent></w:sdt>", 1, 1],
     "an empty one" => ["#{text}<w:sectPr/>", 1, 1], "nothing at all" => ["", 1, 0],
+    "a table whose first cell holds nothing" => ["#{text}<w:tbl><w:tr><w:tc/><w:tc>#{text}</w:tc></w:tr></w:tbl>#{text}", 1, 3],
     "a table alone" => ["<w:tbl><w:tr><w:tc><w:p/></w:tc></w:tr></w:tbl>", 1, 1]
   }.each do |kind, (body, sections, paragraphs)|
     it "may have #{kind}" do

@@ -59,7 +59,8 @@ module Norvel
       class Tables
         def initialize(tables, came)
           @tables = tables.flat_map { |table| table.cells.map { |cell| [cell.id, table] } }.to_h
-          @sources = came.each_with_object({}) { |paragraph, first| first[paragraph.container] ||= paragraph.source }
+          @firsts = {}
+          came.each { |paragraph| met(paragraph.container, paragraph.source) }
           @seen = {}
         end
 
@@ -68,7 +69,17 @@ module Norvel
           table = @tables[container]
           return [] if table.nil? || @seen[table.id]
           @seen[table.id] = true
-          fresh(table.parent) << [table.parent, @sources[table.cells.first.id] || 0]
+          fresh(table.parent) << [table.parent, @firsts[table.id] || 0]
+        end
+
+        private
+
+        # The first paragraph of a table and of those that it is nested in; cells may hold none.
+        def met(container, source)
+          while (table = @tables[container]) && !@firsts.key?(table.id)
+            @firsts[table.id] = source
+            container = table.parent
+          end
         end
       end
     end
