@@ -125,8 +125,8 @@ module Norvel
       rescue Error
         raise
       rescue => error
-        raise Unwritable, "Norvel made a mistake of its own while the file was written (#{error.class}), so it was not " \
-          "handed over.", cause: error
+        raise Unwritable, "Norvel made a mistake of its own while the file was written (#{error.class}), so it was " \
+          "not handed over.", cause: error
       end
 
       # The same as a file of this name: its ending says the format, and whether it is a template.
