@@ -33,12 +33,13 @@ class LooseText < ActiveRecord::Base
     end
   end
 
-  # The document of the text in the styles of a template, on the shelf. Raises Norvel::Error.
+  # The document of the text in the styles of a template (the bytes of its file), on the shelf. Raises Norvel::Error.
   def dress(template, guide: Manuscript::DEFAULT_GUIDE)
-    file = Norvel::Formats.dress(text, template, name: filename)
-    name = "#{File.basename(filename, ".*")}#{Norvel::Formats[template.format].extension}"
+    file, name, found = Manuscript::WRITERS.ask(:dress, bytes, filename, template, guide)
     transaction do
-      Manuscript.bring_in(file.bytes, filename: name, guide:).tap { |made| update!(manuscript: made) }
+      made = Manuscript.take_in(Original.keep(file), Door.file_name(name), guide, found)
+      update!(manuscript: made)
+      made
     end
   end
 end

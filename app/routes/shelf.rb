@@ -9,7 +9,7 @@ module Shelf
 
     app.post "/manuscripts" do
       arrival = Arrival.keep(sent_file[:tempfile].read, filename: sent_file[:filename])
-      redirect to(place_of(Intake.settle(arrival)) || "/arrivals/#{arrival.id}"), 303
+      redirect to(Intake.settle(arrival) || "/arrivals/#{arrival.id}"), 303
     rescue Norvel::Error => error
       @complaint = error.message
       @filename = params[:file][:filename] if params[:file].is_a?(Hash)
@@ -19,7 +19,7 @@ module Shelf
 
     # A file that is being read, until it is a document.
     app.get "/arrivals/:id" do
-      became = place_of(Intake.became(numbered(:id))) and redirect to(became), 303
+      place = Intake.place(numbered(:id)) and redirect to(place), 303
       @arrival = Arrival.find_by(id: numbered(:id)) or redirect to("/"), 303
       @title = "Being read"
       @head = %(<meta http-equiv="refresh" content="1">) unless @arrival.fault
@@ -52,14 +52,6 @@ module Shelf
     end
 
     app.helpers do
-      # Where that is worked on which a file became; nil where it became nothing.
-      def place_of(became)
-        case became
-        when Manuscript then "/manuscripts/#{became.id}/galley"
-        when LooseText then "/texts/#{became.id}"
-        end
-      end
-
       def shelf
         @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
         @texts = LooseText.waiting.to_a

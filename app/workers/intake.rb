@@ -10,15 +10,15 @@ module Intake
   QUEUE = Queue.new
   GUARD = Monitor.new
   DONE = GUARD.new_cond
-  BECAME = Norvel::Recent.new(500) # {arrival's id => Manuscript, LooseText or Norvel::Error}
+  BECAME = Norvel::Recent.new(500) # {arrival's id => its place, or a Norvel::Error}
 
   @waiting = 0
   @threads = []
 
   module_function
 
-  # What an arrival became, where that is known soon; else nil. Raises Norvel::UnreadableFile for what can't be read,
-  # which is not kept then.
+  # The place where an arrival is worked on, where that is known soon; else nil. Raises Norvel::UnreadableFile for what
+  # can't be read, which is not kept then.
   def settle(arrival)
     return read(arrival) if Helpers.inline
     enqueue(arrival)
@@ -28,9 +28,10 @@ module Intake
     raise became
   end
 
-  # What an arrival became, nil while it waits.
-  def became(id)
-    BECAME.fetch(id)
+  # Its place, nil while it waits and for what can't be read.
+  def place(id)
+    became = BECAME.fetch(id)
+    became if became.is_a?(String)
   end
 
   # Goes on with what was waiting when Norvel stopped.
@@ -82,7 +83,8 @@ module Intake
   end
 
   def read(arrival)
-    arrival.become(HELPERS.ask(:weigh, arrival.original.bytes, arrival.filename, arrival.guide))
+    made = arrival.become(HELPERS.ask(:weigh, arrival.original.bytes, arrival.filename, arrival.guide))
+    made.is_a?(LooseText) ? "/texts/#{made.id}" : "/manuscripts/#{made.id}/galley"
   rescue Norvel::Error
     arrival.discard if Helpers.inline
     raise

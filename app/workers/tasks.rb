@@ -3,7 +3,7 @@
 # What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
 # process can do it (Helper).
 module Tasks
-  NAMES = %i[weigh convert].freeze
+  NAMES = %i[weigh convert dress].freeze
 
   module_function
 
@@ -22,6 +22,16 @@ module Tasks
   def convert(bytes, filename, head, format)
     original = Norvel::Formats.read(bytes, name: filename)
     Norvel::Formats.write(head ? Norvel::Snapshot.load(head, original) : original, as: format)
+  end
+
+  # A text in markup as a file in a template's styles: [its bytes, its name, what weigh says of it]. Raises
+  # Norvel::Error.
+  def dress(bytes, filename, template, guide)
+    pattern = Norvel::Formats.read(template, name: "template")
+    text = Norvel::Formats.markup(bytes, filename).read(bytes)
+    file = Norvel::Formats.dress(text, pattern, name: filename).bytes
+    name = "#{File.basename(filename, ".*")}#{Norvel::Formats[pattern.format].extension}"
+    [file, name, weigh(file, name, guide)]
   end
 
   def text(text, filename)

@@ -38,7 +38,7 @@ module Extremes
       "html" => {
         depth: ->(n) { "#{"<div>" * (n * 100_000).to_i}a" }, tables: ->(n) { "#{"<table><tr><td>" * (n * 130).to_i}a" }, bold: ->(n) { "<b>a" * (n * 5_000).to_i },
         spans: ->(n) { "<table>#{"<tr><td colspan=100 rowspan=100>a</td></tr>" * (n * 2_000).to_i}</table>" }, columns: ->(n) { "<table><tr>#{"<td>a" * (n * 50_000).to_i}</table>" },
-        lists: ->(n) { "#{"<ul><li>a" * (n * 120).to_i}" }, comment: ->(n) { "words #{"<!--" * (n * 1_000_000).to_i}" }, breaks: ->(n) { "<p>#{"a<br>" * (n * 15_000).to_i}" }
+        lists: ->(n) { "<ul><li>a" * (n * 120).to_i }, comment: ->(n) { "words #{"<!--" * (n * 1_000_000).to_i}" }, breaks: ->(n) { "<p>#{"a<br>" * (n * 15_000).to_i}" }
       },
       "docx" => {
         word: ->(n) { package(p(r("a" * (n * 100_000).to_i))) }, square: ->(n) { package(p(r("漢" * (n * 240_000).to_i))) }, soft: ->(n) { package(p(r("ab\u00AD" * (n * 50_000).to_i))) },

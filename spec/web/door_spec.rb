@@ -53,7 +53,8 @@ RSpec.describe "the door for what is sent", :web do
 
   def fault(verb, address, shape, value, known)
     fields = names.to_h { |name| [name, value] }.merge("authenticity_token" => known)
-    [fields, fields.merge("version" => Manuscript.find(manuscript.id).lock_version.to_s)].each do |sent|
+    current = fields.merge("version" => Manuscript.find(manuscript.id).lock_version.to_s)
+    ((verb == "GET") ? [fields] : [fields, current]).each do |sent|
       custom_request verb, address, sent
       return "#{last_response.status} #{verb} #{address}, #{shape}" if last_response.status >= 500
       return "no sentence at #{verb} #{address}, #{shape}" if last_response.status == 400 && !last_response.body.match?(/[a-z]{3,}.*\./)
@@ -84,12 +85,12 @@ RSpec.describe "the door for what is sent", :web do
     end
   end
 
-  # What may come as a list or table somewhere comes so, alone, everywhere.
+  # What may come as a list or table somewhere comes so, alone, elsewhere: to each address some of them, in turn.
   {"a list" => [Door::LISTS, ["1", "x"]], "a table" => [Door::MAPS, {"1" => "x"}]}.each do |shape, (fields, value)|
-    it "answers #{shape} in each field that may be one, at every route" do
+    it "answers #{shape} in a field that may be one, at every route" do
       known = token
-      found = addresses.flat_map do |verb, address|
-        fields.filter_map do |field|
+      found = addresses.each_with_index.flat_map do |(verb, address), turn|
+        fields.rotate(turn * 5).first(5).filter_map do |field|
           custom_request verb, address, {field => value, "authenticity_token" => known, "version" => Manuscript.find(manuscript.id).lock_version.to_s}
           "#{last_response.status} #{verb} #{address} #{field}" if last_response.status >= 500
         rescue => error

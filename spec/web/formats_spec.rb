@@ -41,7 +41,7 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "is kept beside the document that was made of it, and goes with that" do
-      made = text.dress(Norvel::Template.plain)
+      made = text.dress(File.binread(Norvel::Template.shipped.fetch("short-notice")))
       get "/manuscripts/#{made.id}/text"
       expect([last_response.body.b, last_response.media_type]).to eq [Demo::Gauge.new.bytes, "text/markdown"]
       get "/texts/#{text.id}"
