@@ -34,9 +34,11 @@ module Intake
     became if became.is_a?(String)
   end
 
-  # Goes on with what was waiting when Norvel stopped.
+  # Goes on with what was waiting when Norvel stopped. What is wrong with the database its pages say.
   def resume
     Arrival.waiting.each { |arrival| enqueue(arrival) }
+  rescue ActiveRecord::ActiveRecordError, SQLite3::Exception => error
+    warn "norvel: #{Trouble.sentence(error)}"
   end
 
   def enqueue(arrival)
