@@ -11,6 +11,11 @@ module RippleView
     {words => number(moved), **page_figures, **reach_figures, **finding_figures}
   end
 
+  # What a template would do to a long document is counted beside the page, which is there at once.
+  def figures_now?
+    params[:figures] || manuscript.paragraphs <= Turns::LONG
+  end
+
   def dress_figures
     {
       "paragraphs change" => number(@ripple.moved.size), "stay, set by hand" => number(@ripple.unmoved.size),
