@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # The real server while many work at once: 20 uploads of 300 pages, then 200 changes by 8 people on 8 documents, and how
-# long a stylesheet takes to be answered meanwhile. Targets: all taken, no 500, every stylesheet within a second.
+# long a stylesheet and a small galley take to be answered while files are read. Targets: all taken, no 500, every
+# stylesheet within 0.25 s, every galley within 0.5 s, 95 of 100 changes within 1.5 s.
 $LOAD_PATH.unshift(File.expand_path("../spec", __dir__))
 require "bundler/setup"
 require "tmpdir"
@@ -12,13 +13,17 @@ require_relative "sample"
 Server.open do |server|
   bytes = File.binread(Sample.write("#{server.folder}/sample.docx"))
   clients = Array.new(8) { server.client }
-  waits = []
+  waits = {"/norvel.css" => [], "/manuscripts/2/galley" => []}
+  changes_took = []
+  timed = lambda do |list, &work|
+    start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    work.call.tap { list << (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) }
+  end
   done = false
   watcher = Thread.new do
+    client = server.client
     until done
-      began = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      Net::HTTP.get_response(URI("http://127.0.0.1:#{server.port}/norvel.css"))
-      waits << (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began)
+      waits.each { |path, list| timed.call(list) { client.get(path) } }
       sleep 0.05
     end
   end
@@ -28,20 +33,24 @@ Server.open do |server|
   end
   answers = uploads.flat_map(&:value)
   uploaded = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
-  ids = answers.first(8).map { |answer| answer["location"][%r{manuscripts/(\d+)}, 1] }
+  ids = answers.map { |answer| clients.first.document_of(answer) }.first(8)
+  read = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began
+  done = true
+  watcher.join
   changes = ids.zip(clients).map do |id, client|
     Thread.new {
       Array.new(25) { |n|
-        client.post("/manuscripts/#{id}/edits/style", {ids: (n + 1).to_s, style: "Heading2", version: n}).code
+        fields = {ids: (n + 1).to_s, style: n.even? ? "Heading2" : "BodyText", version: n}
+        timed.call(changes_took) { client.post("/manuscripts/#{id}/edits/style", fields).code }
       }
     }
   end
   codes = changes.flat_map(&:value)
-  changed = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began - uploaded
-  done = true
-  watcher.join
-  printf "20 uploads of 300 pages at once   %5.1f s, %s\n", uploaded, answers.map(&:code).tally
-  printf "200 changes by 8 people           %5.1f s, %s\n", changed, codes.tally
-  printf "a stylesheet meanwhile            %5.2f s at most, %.2f at the median (target at most 1)\n", waits.max,
-    waits.sort[waits.size / 2]
+  changed = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began - read
+  printf "20 uploads of 300 pages at once   answered %.1f s, read %.1f s, %s\n", uploaded, read, answers.map(&:code).tally
+  waits.each do |path, list|
+    printf "%-33s %5.3f s at most, %.3f at the median\n", path, list.max, list.sort[list.size / 2]
+  end
+  late = changes_took.sort[(changes_took.size * 0.95).to_i]
+  printf "200 changes by 8 people           %5.1f s, %s; 95 of 100 within %.2f s\n", changed, codes.tally, late
 end

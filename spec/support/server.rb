@@ -33,6 +33,18 @@ class Server
       ask(request)
     end
 
+    # The number of the document that a file became, by the answer to it: at once, or once it was read. Nil after 40 s.
+    def document_of(answer)
+      400.times do
+        place = answer["location"]
+        return place[%r{manuscripts/(\d+)}, 1] if place.include?("/manuscripts/")
+        sleep 0.1
+        asked = get(URI(place).path)
+        answer = asked if asked["location"]
+      end
+      nil
+    end
+
     private
 
     def ask(request)

@@ -23,18 +23,6 @@ RSpec.describe "the server" do
     end
   end
 
-  # The number of the document that a file became, once it was read.
-  def document_of(answer, client)
-    400.times do
-      place = answer["location"]
-      return place[%r{manuscripts/(\d+)}, 1] if place.include?("/manuscripts/")
-      sleep 0.1
-      asked = client.get(URI(place).path)
-      answer = asked if asked["location"]
-    end
-    nil
-  end
-
   # What was answered is kept: files that were waiting to be read are read by the next run.
   it "reads what had arrived when it was killed" do
     Server.open do |server|
@@ -61,7 +49,7 @@ RSpec.describe "the server" do
       end
       answers = uploads.flat_map(&:value)
       expect(answers.map(&:code).tally).to eq("303" => 20)
-      ids = answers.first(8).map { |answer| document_of(answer, clients.first) }
+      ids = answers.first(8).map { |answer| clients.first.document_of(answer) }
       changes = ids.zip(clients).map do |id, client|
         Thread.new { Array.new(25) { |version| client.post("/manuscripts/#{id}/edits/case", {ids: (version + 1).to_s, case: "capitals", version:}).code } }
       end
