@@ -309,6 +309,15 @@ RSpec.describe "stations as plain pages" do
     expect_refused "not a language tag"
   end
 
+  it "has each id once, those of the bench among them" do
+    get "#{at}/galley"
+    page = Nokogiri::HTML(last_response.body)
+    page.css("#bench *").each(&:remove)
+    form "galley/bench", ids: "2"
+    ids = page.css("[id]").map { |one| one["id"] } + Nokogiri::HTML.fragment(last_response.body).css("[id]").map { |one| one["id"] }
+    expect(ids.tally.select { |_, count| count > 1 }).to eq({})
+  end
+
   it "saves, brings in and takes templates" do
     form "templates/save", name: "Ours"
     expect_done "Saved the template Ours"
