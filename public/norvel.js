@@ -11,6 +11,7 @@ import "./js/lineage.js";
 import "./js/answers.js";
 import "./js/files.js";
 import "./js/sheets.js";
+import "./js/find.js";
 import "./js/heads.js";
 import "./js/setup.js";
 

@@ -21,11 +21,81 @@ module BenchView
     "In #{said}#{more}.#{words}"
   end
 
-  # [[id, name], …] of styles a paragraph may be put in, headings by level.
-  def styles_to_put_in
-    styles = document.sheet.styles.values.select(&:paragraph?)
-    shown = styles.reject { |style| style.hidden && document.uses[style.id].zero? }
-    shown.sort_by { |style| [style.name.sub(/\d+\z/, ""), style.name] }.map { |style| [style.id, style.name] }
+  # What they look like, and their styles: "Looks like <b>heading 1</b>. In <b>Standard</b>."
+  def what_it_is(paragraphs)
+    role = kind_of(paragraphs)
+    verb = (paragraphs.size == 1) ? "Looks" : "Look"
+    "#{"#{verb} like <b>#{h role_words(role)}</b>. " if role}#{in_styles_words(paragraphs)}"
+  end
+
+  # The kind that all of them are, where they are one; nil where they differ or are blank.
+  def kind_of(paragraphs)
+    roles = paragraphs.reject(&:blank?).map { |paragraph| document.settled.role(paragraph) }.uniq
+    roles.first if roles.size == 1 && roles.first != "other"
+  end
+
+  # A style to put paragraphs in by one press. key: an id or the name of a usual style; form: class of its look
+  PutRow = Struct.new(:key, :name, :letter, :form, :note, :suggested, :here)
+  ROWS = 7
+
+  # The styles that a person most likely wants: that of their kind, headings and text, then the most used.
+  def rows_to_put_in(paragraphs)
+    kind = kind_of(paragraphs)
+    wanted = kind && style_of_role(kind)
+    names = [wanted, *%w[heading_1 heading_2 body].map { |role| style_of_role(role) }]
+    used = document.uses.sort_by { |_, count| -count }.filter_map { |id, _| document.sheet[id]&.name }
+    here = paragraphs.map { |paragraph| document.style_name(paragraph) }.uniq
+    [*names, *used, "Heading 3", "List Bullet"].compact.uniq(&:downcase).first(ROWS)
+      .map { |name| put_row(name, suggested: name == wanted && here != [wanted], here: here == [name]) }
+  end
+
+  def put_row(name, suggested:, here:)
+    style = document.sheet.called(name)
+    uses = style ? document.uses[style.id] : 0
+    note = suggested ? "suggested" : (number(uses) if uses.positive?)
+    PutRow.new(style&.id || name, style&.name || name, key_of(name), form_of_name(style, name), note, suggested, here)
+  end
+
+  # The key that puts paragraphs in a style: a digit for headings and text, or its letter.
+  def key_of(name)
+    roles = {**(1..6).to_h { |level| [level.to_s, "heading_#{level}"] }, "0" => "body"}
+    digit = roles.find { |_, role| style_of_role(role)&.casecmp?(name) }&.first
+    digit || ((style = document.sheet.called(name)) ? letter_of(style) : usual_letters.key(name))
+  end
+
+  # How large and heavy its name is written.
+  def form_of_name(style, name)
+    look = style ? document.cascade.of_style(style, :run).values : manuscript.pattern.values(document, name)
+    base = document.cascade.of_style(document.sheet.default, :run)[:size]
+    larger = (look[:size] || base) / base
+    {"b" => look[:bold], "i" => look[:italic], "large" => larger > 1.3, "small" => larger < 0.95}.select { |_, on| on }
+      .keys.join(" ")
+  end
+
+  # [[property, "size 13 pt, 13.5 pt"], …] of what is set by hand on them.
+  def set_by_hand(paragraphs)
+    found = paragraphs.uniq(&:makeup).flat_map { |paragraph| Norvel::Survey::Departures.of(document, paragraph) }
+    found.group_by(&:property).map do |property, list|
+      [property, list.uniq(&:value).first(4).map { |departure| departure.spoken(unit) }.join(", ")]
+    end
+  end
+
+  # [[by, words, how many], …] of what can be selected from a paragraph.
+  def more_to_select(one)
+    style = document.style_name(one)
+    {"look" => "like this", "style" => "in #{style}", "role" => "all read as #{role_words(document.settled.role(one))}",
+     "section" => "to the next heading"}.map { |by, words| [by, words, like(one, by).size] }
+  end
+
+  # Where the style can be seen and changed with what that moves.
+  def link_to_style(paragraph)
+    style = document.style_of(paragraph) or return ""
+    %(<a href="#{path_to("styles", style: style.id)}">See #{h style.name}</a>)
+  end
+
+  def no_heading_words(paragraphs)
+    kind = kind_of(paragraphs) or return "What they are …"
+    "#{(paragraphs.size == 1) ? "This is" : "These are"} no #{role_words(kind).sub(/ \d\z/, "")} …"
   end
 
   # Names of the character styles there are, and of those that are made when they are first used.
@@ -57,13 +127,6 @@ module BenchView
     kinds = roles.map { |role| role.start_with?("heading_") ? "headings" : role_words(role) }.tally
     said = kinds.sort_by { |_, count| -count }.map { |kind, count| "#{number(count)} as #{kind}" }
     said.empty? ? "" : "Read #{said.join(", ")}."
-  end
-
-  # "colour #2f5496 instead of black" of what a style has otherwise.
-  def difference_words(differences)
-    differences.map { |property, theirs, its|
-      "#{property.label.downcase} #{said_of(property, its)} instead of #{said_of(property, theirs)}"
-    }.join(", ")
   end
 
   # What a paragraph reads as, and a button to put it in that role's style.

@@ -4,6 +4,10 @@
 module FindingsView
   SHOWN = 40 # places of a group on the page
 
+  def met_words
+    guided? ? "The document meets #{manuscript.rules.name}." : "Nothing to tidy was found."
+  end
+
   def findings_words(check)
     return "not known" if check.fault
     return "nothing to mend" if check.groups.empty?
@@ -12,10 +16,17 @@ module FindingsView
 
   # How a document stands, in the head of every station and at the handover.
   def standing_words(check)
-    return "Not held against the guide" if check.fault
+    return "Not checked" if check.fault
+    return tidy_words(check.findings.size) if check.guide.none?
     left = check.counts.reject { |_, count| count.zero? }
     return '<span class="meets">✓ Meets the guide</span>' if left.empty?
     left.map { |severity, count| %(<b class="#{severity}">#{number(count)} #{severity}</b>) }.join(" · ")
+  end
+
+  # How much is left to do where no guide says that anything must be.
+  def tidy_words(count)
+    return '<span class="meets">✓ Nothing to tidy</span>' if count.zero?
+    "<b>#{counted(count, "thing")} to tidy</b>"
   end
 
   # Groups of findings with those beside them that the very same mend settles: [[group, …], …], worst first.
@@ -28,12 +39,11 @@ module FindingsView
     [mend.steps, mend.safe, group.paragraphs]
   end
 
-  # What the style that a group's paragraphs would go in has otherwise than they.
-  def way_differences(group)
-    ids = group.paragraphs.select { |id| document.include?(id) }
-    return [] if ids.empty?
-    asked = manuscript.rules.requirements(group.first.mend.steps.first[2])
-    Norvel::Edits::PutInStyle.new(ids, mended_style(group), asked:).differences(document)
+  # Their way into the style, as a person would choose it: Edits::PutInStyle.
+  def put_of(group)
+    findings = group.findings.select { |finding| document.include?(finding.paragraph) }
+    return if findings.empty?
+    Norvel::Guide::Mend.put(findings, manuscript.rules, *group.first.mend.steps.first.drop(1), hand:, look: :style)
   end
 
   def mended_style(group)

@@ -62,6 +62,14 @@ module GalleyRow
     paragraphs.chunk_while { |one, other| one.blank? && other.blank? && [one, other].none?(&:holds) }.to_a
   end
 
+  BANDS = 12 # colours that tell styles apart on request
+
+  # The class of the band of a paragraph's style, by the place of the style among those that are used.
+  def band_of(paragraph)
+    @bands ||= document.uses.sort_by { |id, count| [-count, id] }.each_with_index.to_h { |(id, _), place| [id, place] }
+    "band-#{(@bands[document.style_of(paragraph)&.id] || 0) % BANDS}"
+  end
+
   # What a row says above its text.
   def row_notes(paragraph)
     [("runs into the text below" if Norvel::Edits::RunIn.on?(paragraph)),

@@ -4,13 +4,6 @@
 module Page
   STATIONS = [["Survey", "survey"], ["Styles", "styles"], ["Galley", "galley"], ["Sheets", "sheets"],
     ["Findings", "findings"], ["Handover", "handover"]].freeze
-  CLEARING = {"" => "stays", "emphasis" => "goes, emphasis stays", "all" => "goes"}.freeze
-  # What happens to what differs when paragraphs go in a style.
-  PUTTING = {"" => "what was set by hand stays", "looks" => "they look as they do now",
-             "emphasis" => "as the style is, emphasis stays", "all" => "as the style is, nothing by hand",
-             "takes" => "the style takes this look"}.freeze
-  PUT_WAYS = {"keep" => "they look as they do now", "as_style" => "as the style is",
-              "style_takes" => "the style takes this look"}.freeze
   # htmx does nothing that the page's policy forbids, and shows complaints where they are read.
   HTMX = {
     includeIndicatorStyles: false, allowEval: false, selfRequestsOnly: true, historyCacheSize: 0,

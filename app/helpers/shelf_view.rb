@@ -12,6 +12,16 @@ module ShelfView
       counts: counts.reject { |_, count| count.zero? })
   end
 
+  # "no guide chosen"
+  def shelf_against(item)
+    against_key(item).empty? ? "no guide chosen" : against_words(item)
+  end
+
+  # "12 must"; where no guide was chosen "12 things to tidy".
+  def count_words(item, severity, count)
+    item.guide ? "#{number(count)} #{severity}" : "#{counted(count, "thing")} to tidy"
+  end
+
   # What a file that is not read yet waits for.
   def arrival_words(item)
     before = item.before

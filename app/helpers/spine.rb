@@ -59,9 +59,9 @@ module Spine
     end.join
   end
 
-  # How many findings of severity must stand at each paragraph, by id.
+  # How many findings of severity must stand at each paragraph, by id; all of them where no guide was chosen.
   def must_counts
-    musts = manuscript.check.findings.select { |finding| finding.severity == "must" }
+    musts = manuscript.check.findings.select { |finding| finding.severity == "must" || !guided? }
     musts.filter_map(&:paragraph).tally.tap { |counts| counts.default = 0 }
   end
 end

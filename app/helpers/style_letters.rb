@@ -17,7 +17,7 @@ module StyleLetters
 
   def usual_letters
     USUAL.reject { |letter, _| own_letters.key?(letter) }
-      .transform_values { |role| Norvel::Edits::PutInRoles.style_name(role, manuscript.rules) }.compact
+      .transform_values { |role| Norvel::Edits::PutInRoles.style_name(role, manuscript.rules, document) }.compact
   end
 
   # What the keys of the galley do: {"q" => {style: id}} or {role: name}.

@@ -85,12 +85,6 @@ module SurveyView
     text.empty? ? "image or object" : cut(text, 80)
   end
 
-  # What the style of its role has otherwise than a look.
-  def look_differences(group, name)
-    return [] unless name && document.sheet.called(name)
-    Norvel::Edits::PutInStyle.new(group.paragraphs.map(&:id), name).differences(document)
-  end
-
   # How long a look's bar is beside that of the most frequent one.
   def look_bar(group)
     [66.0 * group.size / survey.looks.first.size, 2].max.round(1)
@@ -98,7 +92,17 @@ module SurveyView
 
   # The style for a role by the guide, nil where there is none.
   def style_of_role(role)
-    Norvel::Edits::PutInRoles.style_name(role, manuscript.rules)
+    Norvel::Edits::PutInRoles.style_name(role, manuscript.rules, document)
+  end
+
+  # Both outcomes of putting the paragraphs of a kind in its style.
+  def role_outcomes(role, list)
+    outcomes(list.map(&:id), style_of_role(role), role:)
+  end
+
+  # The looks that outcomes are drawn in.
+  def outcome_rules(outcomes)
+    outcomes.map { |_, _, paragraph, whose| look_rules([paragraph], whose) }.join("\n")
   end
 
   def style_id(name)

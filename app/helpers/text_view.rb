@@ -16,11 +16,6 @@ module TextView
     (said.size == 1) ? said.first : "#{said[0..-2].join(", ")} and #{said.last}"
   end
 
-  # The options for the guide that it is held against.
-  def guide_options
-    options(Norvel::Guide.shipped.transform_values(&:name), Manuscript::DEFAULT_GUIDE)
-  end
-
   # The form that a block is drawn in: that of its role.
   def block_form(block)
     (block.role == "table") ? "t" : Norvel::Roles[block.role].form

@@ -8,11 +8,11 @@ class Arrival < ActiveRecord::Base
   scope :waiting, -> { where(fault: nil).order(:id) }
 
   # Keeps the file. Raises Norvel::Refused where too many wait.
-  def self.keep(bytes, filename:, guide: Manuscript::DEFAULT_GUIDE)
+  def self.keep(bytes, filename:, guide: nil, template: nil)
     if waiting.count >= MOST
       raise Norvel::Refused, "#{MOST} files are waiting to be read: bring this one in when some of them are done."
     end
-    transaction { create!(original: Original.keep(bytes), filename: Door.file_name(filename), guide:) }
+    transaction { create!(original: Original.keep(bytes), filename: Door.file_name(filename), guide:, template:) }
   end
 
   # How many are read before it.
@@ -23,7 +23,7 @@ class Arrival < ActiveRecord::Base
   # The Manuscript or LooseText that it is, by what Tasks.weigh found; it is no arrival any more.
   def become(found)
     transaction do
-      made = found[:text] ? text(found) : Manuscript.take_in(original, filename, guide, found)
+      made = found[:text] ? text(found) : Manuscript.take_in(original, filename, found, guide:, template:)
       destroy!
       made
     end

@@ -53,8 +53,9 @@ module Desk
     was = LIVE.fetch(manuscript.id)
     earlier = was ? was.earlier.merge(was.checks.transform_keys(&:first)) : {}
     laid_out = was && (was.document.pages ? was.document : was.laid_out)
+    original = was&.original || read(manuscript)
     LIVE.put(manuscript.id,
-      Live.new(manuscript.lock_version, document, was&.original || read(manuscript), {}, earlier, laid_out))
+      Live.new(manuscript.lock_version, document.begun_as(original), original, {}, earlier, laid_out))
   end
 
   def forget(manuscript)
@@ -79,7 +80,7 @@ module Desk
   def load(manuscript)
     original = LIVE.fetch(manuscript.id)&.original || read(manuscript)
     document = manuscript.head ? Norvel::Snapshot.load(manuscript.head, original) : original
-    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document, original, {}, {}))
+    LIVE.put(manuscript.id, Live.new(manuscript.lock_version, document.begun_as(original), original, {}, {}))
   rescue => error
     raise Manuscript::Unopened.new(error), cause: error
   end

@@ -34,10 +34,10 @@ class LooseText < ActiveRecord::Base
   end
 
   # The document of the text in the styles of a template (the bytes of its file), on the shelf. Raises Norvel::Error.
-  def dress(template, guide: Manuscript::DEFAULT_GUIDE)
+  def dress(template, guide: nil)
     file, name, found = Manuscript::WRITERS.ask(:dress, bytes, filename, template, guide)
     transaction do
-      made = Manuscript.take_in(Original.keep(file), Door.file_name(name), guide, found)
+      made = Manuscript.take_in(Original.keep(file), Door.file_name(name), found, guide:)
       update!(manuscript: made)
       made
     end

@@ -24,18 +24,17 @@ class Manuscript < ActiveRecord::Base
     end
   end
 
-  DEFAULT_GUIDE = "ravelmouth-thesis"
   GUIDES = Norvel::Recent.new(50) # read once
 
   # Reads a file and puts it on the shelf, here and now. Raises Norvel::UnreadableFile.
-  def self.bring_in(bytes, filename:, guide: DEFAULT_GUIDE)
+  def self.bring_in(bytes, filename:, guide: nil, template: nil)
     found = Tasks.weigh(bytes, filename, guide)
-    transaction { take_in(Original.keep(bytes), Door.file_name(filename), guide, found) }
+    transaction { take_in(Original.keep(bytes), Door.file_name(filename), found, guide:, template:) }
   end
 
   # Puts a file that was read on the shelf. found: what Tasks.weigh said of it
-  def self.take_in(original, filename, guide, found)
-    create!(original:, filename:, guide:, standing_version: 0, **found)
+  def self.take_in(original, filename, found, guide: nil, template: nil)
+    create!(original:, filename:, guide:, template:, standing_version: 0, **found)
   end
 
   def document
@@ -47,9 +46,14 @@ class Manuscript < ActiveRecord::Base
     Desk.original(self)
   end
 
-  # The guide it is held against.
+  # The guide it is held against: Norvel::Guide.none where nobody chose one.
   def rules
-    GUIDES.fetch(guide) { Norvel::Guide.find(guide) }
+    guide ? GUIDES.fetch(guide) { Norvel::Guide.find(guide) } : Norvel::Guide.none
+  end
+
+  # What a style that it lacks begins with: Norvel::Edits::Pattern.
+  def pattern
+    Norvel::Edits::Pattern.new(guide: rules, template: template && pattern_document)
   end
 
   def check
@@ -94,10 +98,11 @@ class Manuscript < ActiveRecord::Base
     end
   end
 
-  # Holds the document against another guide from now on. Raises Stale.
-  def judge_by(guide, version:)
+  # Holds the document against another guide or template from now on, or against nothing. Raises Stale.
+  def judge_by(guide, version:, template: nil)
     turn(version) do
       self.guide = guide
+      self.template = template
       become(document)
     end
   end
@@ -146,6 +151,15 @@ class Manuscript < ActiveRecord::Base
   end
 
   private
+
+  PATTERNS = Norvel::Recent.new(10)
+
+  # The document of its template, nil where that was removed.
+  def pattern_document
+    Norvel::Template.in_terms_of(document, PATTERNS.fetch(template) { SavedTemplate.document_of(template) })
+  rescue Norvel::Refused
+    nil
+  end
 
   def turn(version)
     Desk.alone(self) do

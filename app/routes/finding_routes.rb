@@ -8,7 +8,8 @@ module FindingRoutes
     app.post("/manuscripts/:id/findings/mend") do
       group = manuscript.check.groups.find { |g| g.key == params[:group] } or raise Norvel::Refused,
         "That group of findings is not there any more: it may have been mended with another."
-      edit = group.edit(manuscript.rules, way: chosen_way) or raise Norvel::Refused,
+      how = group.first.mend&.put? ? {hand:, look: look_chosen} : {}
+      edit = group.edit(manuscript.rules, **how) or raise Norvel::Refused,
         "There is no mend for this: it needs your eye."
       after_mend manuscript.perform(edit, version: params[:version]).title
     end
@@ -28,18 +29,14 @@ module FindingRoutes
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("findings")
     end
 
+    # A guide or template to hold the document against, or none of them, from any station.
     app.post("/manuscripts/:id/guide") do
-      raise Norvel::Refused, "There is no such guide." unless Norvel::Guide.shipped.key?(params[:guide])
-      manuscript.judge_by(params[:guide], version: params[:version] || manuscript.lock_version)
-      redirect to(path_to("findings")), 303
+      manuscript.judge_by(against[:guide], template: against[:template],
+        version: params[:version] || manuscript.lock_version)
+      go_after "Held against #{against_words}.", back_to
     end
 
     app.helpers do
-      # How paragraphs go in a style that looks otherwise.
-      def chosen_way
-        Norvel::Edits::PutInStyle::WAYS.find { |way| way.to_s == params[:way] } || :keep
-      end
-
       # The same parts ticked, for the address of the looks.
       def plan_query
         %i[shown part offered].to_h { |name| ["#{name}[]", Array(params[name])] }.reject { |_, list| list.empty? }

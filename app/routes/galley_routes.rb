@@ -4,8 +4,6 @@
 # others are asked for as they come near.
 module GalleyRoutes
   NEAR = 1 # blocks sent before and after the one asked for
-  # Ways to put paragraphs in a style so that they, or the style, look as they do now.
-  WAYS = {"looks" => :keep, "takes" => :style_takes}.freeze
   FEW = 60 # touched paragraphs that are answered row by row
 
   def self.registered(app)
@@ -44,26 +42,17 @@ module GalleyRoutes
       partial(:bench, ids: chosen_ids)
     end
 
-    # Paragraphs like one: in its style, or of its look.
+    # Paragraphs like one: in its style, of its look or kind, or on to the next heading.
     app.get("/manuscripts/:id/galley/like") do
-      paragraph = document.paragraph(whole(:paragraph))
-      like = case params[:by]
-      when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
-      when "role" then ->(other) { document.suggestions.role(other.id) == document.suggestions.role(paragraph.id) }
-      when "section" then section_from(paragraph)
-      else ->(other) {
-             document.look(other) == document.look(paragraph) &&
-               document.letter_look(other) == document.letter_look(paragraph)
-           }
-      end
       content_type :json
-      document.working.select { |other| !other.blank? && like[other] }.map(&:id).to_json
+      like(document.paragraph(whole(:paragraph)), params[:by].to_s).map(&:id).to_json
     end
 
     # Paragraphs that hold a text, or match a pattern between slashes.
     app.get("/manuscripts/:id/galley/find") do
       content_type :json
-      matching(params[:q].to_s).to_json
+      found = hits(params[:q].to_s)
+      {ids: found.map(&:first).uniq, places: found.map(&:first)}.to_json
     end
 
     app.post("/manuscripts/:id/letters") do
@@ -89,8 +78,12 @@ module GalleyRoutes
       perform Norvel::Edits::Decide.new(chosen_ids, params[:said].to_s.empty? ? nil : params[:said])
     end
 
-    # What a style would give paragraphs that they don't have.
-    app.post("/manuscripts/:id/galley/differences") { partial(:put_differences, differences: put_differences) }
+    # What becomes of paragraphs in a style, before they go in it.
+    app.post("/manuscripts/:id/galley/outcome") do
+      ids = chosen_ids
+      next "" if ids.empty? || params[:style].to_s.empty?
+      partial(:put_outcome, put: put_in_style(ids, params[:style]))
+    end
 
     app.post("/manuscripts/:id/edits/list") { perform list_edit }
     app.post("/manuscripts/:id/edits/restart") do
@@ -126,6 +119,24 @@ module GalleyRoutes
         ((document.paragraphs.find { |one| one.id > id } if id.positive?) || document.paragraphs.first)&.id
       end
 
+      # Paragraphs like one, itself among them. by: "style", "role", "section", else "look"
+      def like(paragraph, by)
+        like = case by
+        when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
+        when "role" then ->(other) { document.settled.role(other) == document.settled.role(paragraph) }
+        when "section" then section_from(paragraph)
+        else alike(paragraph)
+        end
+        document.working.select { |other| (!other.blank? || by == "style") && like[other] }
+      end
+
+      def alike(paragraph)
+        ->(other) {
+          document.look(other) == document.look(paragraph) &&
+            document.letter_look(other) == document.letter_look(paragraph)
+        }
+      end
+
       # Everything from here to the next heading of the same level or a higher one.
       def section_from(paragraph)
         start = document.text_position(paragraph.id)
@@ -136,15 +147,24 @@ module GalleyRoutes
         ->(other) { ids[other.id] }
       end
 
-      def matching(sought)
+      # Every place of a text, or of a pattern between slashes: [[id, the words, which time they stand there], …]
+      def hits(sought)
         return [] if sought.strip.empty?
         pattern = sought[%r{\A/(.+)/\z}, 1]
         test = pattern ? Regexp.new(pattern[0, 300]) : Regexp.new(Regexp.escape(sought), Regexp::IGNORECASE)
-        Timeout.timeout(2) { document.working.select { |paragraph| test.match?(paragraph.text.strip) }.map(&:id) }
+        Timeout.timeout(2) { document.working.flat_map { |paragraph| hits_in(paragraph, test) } }
       rescue RegexpError => error
         raise Norvel::Refused, "The pattern can't be read: #{error.message.split(":").first}."
       rescue Timeout::Error
         raise Norvel::Refused, "The pattern takes too long on this text: make it simpler."
+      end
+
+      def hits_in(paragraph, test)
+        text, found = paragraph.text.strip, []
+        text.scan(test) { found << Regexp.last_match }
+        found.reject { |match| match[0].empty? }.map do |match|
+          [paragraph.id, match[0], text[0...match.begin(0)].scan(match[0]).size]
+        end
       end
 
       # Paragraphs that another station points at: [what they are, their ids], or nil.
@@ -165,22 +185,11 @@ module GalleyRoutes
         [label, list] if list&.any?
       end
 
-      # A style by its id, or the style that the guide names for a role.
+      # A style by its id or name, or the style of a kind of paragraphs.
       def style_edit
-        clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
-        way = WAYS[params[:clear]]
-        if way && (style = document.sheet[params[:style].to_s])
-          return Norvel::Edits::PutInStyle.new(chosen_ids, style.name, way:)
-        end
-        return Norvel::Edits::AssignStyle.new(chosen_ids, params[:style].to_s, clear:) unless params[:role]
-        raise Norvel::Refused, "There is no such role." unless Norvel::Guide::ROLES.include?(params[:role])
-        Norvel::Edits::PutInRoles.new({params[:role] => chosen_ids}, manuscript.rules, clear:)
-      end
-
-      def put_differences
-        style = document.sheet[params[:style].to_s]
-        return [] if style.nil? || !style.paragraph? || chosen_ids.empty?
-        Norvel::Edits::PutInStyle.new(chosen_ids, style.name).differences(document)
+        return put_in_style(chosen_ids, params[:style]) unless params[:role]
+        raise Norvel::Refused, "There is no such kind of paragraph." unless Norvel::Guide::ROLES.include?(params[:role])
+        put_in_roles({params[:role] => chosen_ids}, looks: {params[:role] => look_chosen})
       end
 
       # Into a list that is there, out of lists, or into one that is made now.

@@ -8,7 +8,7 @@ module Shelf
     end
 
     app.post "/manuscripts" do
-      arrival = Arrival.keep(sent_file[:tempfile].read, filename: sent_file[:filename])
+      arrival = Arrival.keep(sent_file[:tempfile].read, filename: sent_file[:filename], **against)
       redirect to(Intake.settle(arrival) || "/arrivals/#{arrival.id}"), 303
     rescue Norvel::Error => error
       @complaint = error.message

@@ -41,8 +41,10 @@ module StyleRoutes
       perform Norvel::Edits::StyleFromLook.new(chosen_ids, params[:name])
     end
 
-    # The style of a paragraph takes over its look, from the galley.
-    app.post("/manuscripts/:id/edits/adopt") { perform Norvel::Edits::AdoptLook.new(one_id) }
+    # A style takes over the look of paragraphs, which go in it, from the galley.
+    app.post("/manuscripts/:id/edits/adopt") do
+      perform Norvel::Edits::PutInStyle.new(chosen_ids, params[:style].to_s, look: :theirs, pattern: manuscript.pattern)
+    end
 
     app.helpers do
       # A sheet before the change that is tried, and the one with its number after it.

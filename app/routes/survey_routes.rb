@@ -14,22 +14,34 @@ module SurveyRoutes
 
     app.get("/manuscripts/:id/roles") { station :roles }
 
+    # The looks that the outcomes of that page are drawn in.
+    app.get("/manuscripts/:id/roles.css") do
+      content_type "text/css"
+      suggested_groups.map { |role, list| outcome_rules(role_outcomes(role, least_sure_first(list))) }.join("\n")
+    end
+
     app.post("/manuscripts/:id/edits/roles") do
       if params[:denied]
         edit = Norvel::Edits::Decide.new([whole(:denied)], Norvel::Document::NO_HEADING)
         next go_after manuscript.perform(edit, version: params[:version]).title, path_to("roles")
       end
       groups = suggested_groups.slice(*Array(params[:role]))
-      clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
       ids = groups.transform_values { |list| list.map(&:id) }
-      edit = Norvel::Edits::PutInRoles.new(ids, manuscript.rules, clear:)
+      edit = put_in_roles(ids, looks: ids.keys.to_h { |role| [role, look_chosen(params["look_#{role}"])] })
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("survey")
     end
 
     app.post("/manuscripts/:id/edits/look") do
-      ids = look_group(params[:look]).paragraphs.map(&:id)
-      edit = params[:name].to_s.strip.empty? ? look_edit(ids) : Norvel::Edits::StyleFromLook.new(ids, params[:name])
+      ids = look_group(params[:look_group]).paragraphs.map(&:id)
+      name = params[:name].to_s.strip
+      edit = (params[:by] == "name" && !name.empty?) ? style_of_look(ids, name) : put_in_style(ids, params[:style])
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("survey")
+    end
+
+    # Both outcomes of putting a look group in a style, drawn on its own line.
+    app.get("/manuscripts/:id/survey/outcomes") do
+      group = look_group(params[:look_group])
+      partial(:outcomes, outcomes: outcomes(group.paragraphs.map(&:id), params[:style]), chosen: look_chosen)
     end
 
     app.post("/manuscripts/:id/edits/equal") do
@@ -41,13 +53,6 @@ module SurveyRoutes
     end
 
     app.helpers do
-      def look_edit(ids)
-        way, style = GalleyRoutes::WAYS[params[:clear]], document.sheet[params[:style].to_s]
-        return Norvel::Edits::PutInStyle.new(ids, style.name, way:) if way && style
-        clear = {"all" => :all, "emphasis" => :emphasis_kept}.fetch(params[:clear], :nothing)
-        Norvel::Edits::AssignStyle.new(ids, params[:style].to_s, clear:)
-      end
-
       def look_group(key)
         survey.looks.find { |group| group.key == key } or raise Norvel::Refused, "No paragraph has that look any more."
       end
@@ -55,7 +60,7 @@ module SurveyRoutes
       # Paragraphs by suggested role, those that are not in the role's style yet.
       def suggested_groups
         @suggested_groups ||= document.paragraphs.group_by { |paragraph| document.suggestions.role(paragraph.id) }
-          .to_h { |role, list| [role, outside(list, Norvel::Edits::PutInRoles.style_name(role, manuscript.rules))] }
+          .to_h { |role, list| [role, outside(list, style_of_role(role))] }
           .reject { |_, list| list.empty? }
       end
 

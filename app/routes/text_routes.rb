@@ -9,8 +9,7 @@ module TextRoutes
     end
 
     app.post("/texts/:id/dress") do
-      raise Norvel::Refused, "There is no such guide." unless Norvel::Guide.shipped.key?(params[:guide])
-      made = loose_text.dress(SavedTemplate.bytes_of(params[:template]), guide: params[:guide])
+      made = loose_text.dress(SavedTemplate.bytes_of(params[:template]), guide: against[:guide])
       redirect to("/manuscripts/#{made.id}/galley"), 303
     end
 

@@ -5,6 +5,10 @@ module WordsRoutes
   # What stands in a text field for what has no letter: a line break, a page break, a column break.
   SHOWN = {"\n" => "↵", "\f" => "⇟", "\v" => "⇥"}.freeze
 
+  # How words in a new character style look.
+  NEW_LOOKS = {"" => "as the text", "italic" => "italic", "bold" => "bold", "small_caps" => "small capitals"}.freeze
+  NEW_VALUES = {"italic" => {italic: true}, "bold" => {bold: true}, "small_caps" => {small_caps: true}}.freeze
+
   def self.registered(app)
     app.post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
     app.post("/manuscripts/:id/edits/join") { perform Norvel::Edits::JoinParagraphs.new(one_id) }
@@ -22,7 +26,17 @@ module WordsRoutes
     app.post("/manuscripts/:id/edits/words") do
       range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, whole(:nth)
         .clamp(0, 10_000))
-      perform Norvel::Edits::StyleWords.new(one_id, range, params[:character].to_s.empty? ? nil : params[:character])
+      perform in_character_style([[one_id, range]], "“#{cut(params[:words].to_s, 40)}”")
+    end
+
+    # Every hit of a search in a character style.
+    app.post("/manuscripts/:id/edits/hits") do
+      found = hits(params[:q].to_s)
+      raise Norvel::Refused, "Nothing in the text is “#{cut(params[:q].to_s, 60)}”." if found.empty?
+      places = found.map do |id, words, nth|
+        [id, Norvel::Edits::StyleWords.range(document.paragraph(id), words, nth)]
+      end
+      perform in_character_style(places, counted(places.size, "place"))
     end
 
     app.get("/manuscripts/:id/paste") do
@@ -57,6 +71,20 @@ module WordsRoutes
     app.helpers do
       def one_id
         chosen_ids.first or raise Norvel::Refused, "Nothing is selected."
+      end
+
+      # places: [[id, range], …]; in the style that was chosen, or in a new one
+      def in_character_style(places, said)
+        name = params[:new_character].to_s.strip
+        make = Norvel::Edits::DefineStyle.new(name, type: "character", values: new_letters) unless name.empty?
+        name = params[:character].to_s if name.empty?
+        words = places.map { |id, range| Norvel::Edits::StyleWords.new(id, range, name.empty? ? nil : name) }
+        title = "#{said} in #{name.empty? ? "no character style" : name}"
+        Norvel::Edits::Several.new([make, *words].compact, title:)
+      end
+
+      def new_letters
+        NEW_VALUES.fetch(params[:new_look].to_s, {})
       end
 
       # The text field's lines: each a paragraph; signs are what they stand for.

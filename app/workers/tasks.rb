@@ -8,12 +8,12 @@ module Tasks
   module_function
 
   # What a file that came is: the values of a Manuscript; of a text in markup {text: true, title:, words:}. guide: the
-  # name of the one it is held against. Raises Norvel::UnreadableFile.
+  # name of the one it is held against, or nil. Raises Norvel::UnreadableFile.
   def weigh(bytes, filename, guide)
     markup = Norvel::Formats.markup(bytes, filename)
     return text(markup.read(bytes), filename) if markup
     document = Norvel::Formats.read(bytes, name: filename)
-    check = Norvel::Guide::Check.attempt(Norvel::Guide.find(guide), document)
+    check = Norvel::Guide::Check.attempt(guide ? Norvel::Guide.find(guide) : Norvel::Guide.none, document)
     {title: title(document.info, filename), **Standing.counts(document), **Standing.of(check)}
   end
 

@@ -38,19 +38,27 @@ module Norvel
         "than any text needs."
     end
 
+    # The state from which a person's work began, where that is told: what reads as what goes on being judged by it.
+    attr_reader :first
+
     # known: the cascade of the state it was made from, where styles or lists are others now
-    def initialize(cascade: nil, known: nil, **fields)
+    def initialize(cascade: nil, known: nil, first: nil, **fields)
       fields[:decisions] ||= NONE
       fields[:unseen] ||= 0
       FIELDS.each { |field| instance_variable_set(:"@#{field}", fields.fetch(field)) }
       @cascade = cascade
       @known = known
+      @first = first
+    end
+
+    # The same as a state of a work that began with another.
+    def begun_as(first)
+      @first.equal?(first) ? self : remade(first:)
     end
 
     def with(**changes)
       fields = FIELDS.to_h { |field| [field, changes.fetch(field) { public_send(field) }] }
-      same_styles = fields[:sheet].equal?(sheet) && fields[:numbering].equal?(numbering)
-      self.class.new(cascade: (@cascade if same_styles), known: @cascade || @known, **fields)
+      remade(fields)
     end
 
     def cascade
@@ -287,6 +295,11 @@ module Norvel
     end
 
     private
+
+    def remade(fields = FIELDS.to_h { |field| [field, public_send(field)] }, first: @first)
+      same_styles = fields[:sheet].equal?(sheet) && fields[:numbering].equal?(numbering)
+      self.class.new(cascade: (@cascade if same_styles), known: @cascade || @known, first:, **fields)
+    end
 
     def at_end(paragraph, anchors)
       paragraph.with(anchors: (paragraph.anchors + anchors.map { |anchor| anchor.at(paragraph.raw_text.size) }).freeze)

@@ -25,6 +25,11 @@ module Norvel
         load(name)
       end
 
+      # What a document is held against where no guide is chosen: itself, with nothing asked of any kind of paragraph.
+      def none
+        @none ||= load(File.join(__dir__, "guide", "none.yml"), checked: true)
+      end
+
       # +checked+: the guides that ship meet their schema, as a test makes sure; the schema's library takes long to
       # start.
       def load(path, checked: false)
@@ -116,6 +121,11 @@ module Norvel
 
     def exceptions
       data["exceptions"] || []
+    end
+
+    # Was it chosen by nobody?
+    def none?
+      equal?(Guide.none)
     end
 
     def inspect

@@ -57,7 +57,7 @@ module Norvel
     # Blocks as pieces in a document's styles: the guide's style for the role, the usual one, or the default.
     def self.pieces(blocks, document, guide)
       blocks.map do |block|
-        style = [Edits::PutInRoles.style_name(block.role, guide), "Body Text"].compact
+        style = [Edits::PutInRoles.style_name(block.role, guide, document), "Body Text"].compact
           .filter_map { |name| document.sheet.named(name, "paragraph") }.first || document.sheet.default
         Edits::AddParagraphs::Piece.new(style&.id, block.runs)
       end

@@ -10,6 +10,14 @@ const NO_ANSWER = `<div class="complaint" role="alert">
   <p>Norvel did not answer. What was answered before is kept; try again in a moment.</p>
 </div>`;
 
+// A short answer where answers stand.
+export function say(words) {
+  const said = document.createElement("p");
+  said.className = "muted";
+  said.textContent = words;
+  $("#said")?.replaceChildren(said);
+}
+
 on("htmx:configRequest", (event) => {
   const { parameters, verb, headers } = event.detail;
   if ("version" in parameters || verb === "post") parameters.version = document.body.dataset.version;
@@ -20,6 +28,7 @@ on("htmx:configRequest", (event) => {
 });
 
 on("htmx:beforeRequest", (event) => {
+  if (event.detail.requestConfig.verb === "get") return;
   const open = event.target.closest?.("details.more");
   if (open) open.open = false;
 });

@@ -1,6 +1,6 @@
 // The text in its column: where it stands, and blocks that load as they come near.
 import { $, all, galley, path } from "./page.js";
-import { readOrder, row, select, show, state } from "./selection.js";
+import { readOrder, row, show, state } from "./selection.js";
 
 // Only the galley scrolls, never the page around it.
 export function scrollTo(there, block) {
@@ -48,20 +48,6 @@ export function watch() {
   watcher = new IntersectionObserver(near, { root: galley(), rootMargin: "1200px 0px" });
   all(".block.waiting", galley()).forEach((block) => watcher.observe(block));
 }
-
-// Find selects what it finds and goes to the first.
-$("#find")?.addEventListener("submit", async (event) => {
-  event.preventDefault();
-  const address = path(`galley/find?q=${encodeURIComponent($("#q").value)}`);
-  const answer = await fetch(address, { headers: { "HX-Request": "true" } });
-  $("#said").innerHTML = answer.ok ? "" : await answer.text();
-  if (!answer.ok) return;
-  const found = await answer.json();
-  select(found);
-  if (found.length) go(found[0], "center");
-  else $("#selected").textContent = "· nothing found";
-  $("#q").blur();
-});
 
 // Pasted HTML keeps its structure.
 $("#paste-text")?.addEventListener("paste", (event) => {

@@ -2,6 +2,7 @@
 import { $, galley, on, path, post, spans } from "./page.js";
 import { BESIDE, here, select, state, toggle } from "./selection.js";
 import { go } from "./galley.js";
+import { say } from "./answers.js";
 
 const STATIONS = { s: "survey", y: "styles", a: "galley", f: "findings", h: "handover", l: "ledger" };
 
@@ -16,6 +17,7 @@ function step(by) {
 
 export function putInRole(role) {
   if (state.selected.size) post("edits/style", { ids: spans(state.selected), role });
+  else say("Nothing is selected: click a paragraph first.");
 }
 
 export async function like(by, id) {
@@ -36,7 +38,7 @@ const KEYS = {
   ...Object.fromEntries([1, 2, 3, 4, 5, 6].map((level) => [level, () => putInRole(`heading_${level}`)])),
   A: () => alike("look"), S: () => alike("style"), R: () => alike("role"), N: () => alike("section"),
   E: () => select(state.order.filter((id) => id < BESIDE)),
-  "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
+  Delete: () => $("#delete-form button")?.click(), "/": () => $("#q")?.focus(), "?": () => $("#keys")?.showModal(),
 };
 
 // A letter puts what is selected in a style.

@@ -1,6 +1,6 @@
 // What the mouse does in the galley: rows are selected by clicks and by dragging, words by selecting them.
 import { $, galley, on } from "./page.js";
-import { select, selectRange, state, toggle } from "./selection.js";
+import { BESIDE, select, selectRange, state, toggle } from "./selection.js";
 import { like, putInRole } from "./keys.js";
 
 let dragFrom = null;
@@ -11,13 +11,20 @@ function marks(button) {
   button.setAttribute("aria-pressed", String(!hidden));
 }
 
+// A thin band of a colour for each style, so that a wrong one is seen at a glance.
+function bands(button) {
+  const shown = galley().classList.toggle("banded");
+  button.setAttribute("aria-pressed", String(shown));
+}
+
 const BUTTONS = {
   "[data-like]": (button) => like(button.dataset.like, button.dataset.paragraph),
   "[data-role]": (button) => putInRole(button.dataset.role),
-  "#everything": () => select(state.order),
+  "#everything": () => select(state.order.filter((id) => id < BESIDE)),
   "#keys-button": () => $("#keys").showModal(),
   "#select-group": (button) => select(button.dataset.ids.split(",").map(Number)),
   "#marks": marks,
+  "#bands": bands,
 };
 
 function chooseRow(event, id) {
@@ -67,29 +74,54 @@ on("click", (event) => {
   event.stopPropagation();
 }, true);
 
-// Words selected in a paragraph go into the field for character styles, with which time they stand there.
-on("selectionchange", () => {
+// Words selected in a paragraph go into the field for character styles, with which time they stand there. The bench may
+// come after they were selected.
+let words = null;
+
+function chosenWords() {
   const chosen = getSelection();
   const text = chosen.toString().trim();
   const cell = chosen.anchorNode?.parentElement?.closest("#galley .tcell p");
-  const form = $("#words-form");
-  if (!form || !cell || !text || !cell.contains(chosen.focusNode)) return;
-  if (Number(cell.closest(".row").dataset.id) !== Number(form.elements.ids.value)) return;
+  if (!cell || !text || !cell.contains(chosen.focusNode)) return;
   const range = document.createRange();
   range.setStart(cell, 0);
   range.setEnd(chosen.getRangeAt(0).startContainer, chosen.getRangeAt(0).startOffset);
-  form.elements.words.value = text;
-  form.elements.nth.value = range.toString().split(text).length - 1;
+  const nth = range.toString().split(text).length - 1;
+  words = { id: Number(cell.closest(".row").dataset.id), text, nth };
+}
+
+function fillWords() {
+  const form = $("#words-form");
+  if (!form || !words || words.id !== Number(form.elements.ids.value)) return;
+  form.elements.words.value = words.text;
+  form.elements.nth.value = words.nth;
+  $("#letters-fold").open = true;
+}
+
+on("selectionchange", () => {
+  chosenWords();
+  fillWords();
+});
+on("htmx:afterSettle", fillWords);
+
+// The button says which style the list puts paragraphs in.
+on("change", (event) => {
+  const list = event.target.closest("#style");
+  if (list) $("#put-button").textContent = `Put in ${list.selectedOptions[0].textContent}`;
+  const looks = event.target.closest("[data-sets]");
+  if (!looks) return;
+  const name = looks.dataset.sets;
+  for (const radio of document.querySelectorAll(`input[name^="${name}"]`)) radio.checked = radio.value === looks.value;
 });
 
-// A double click opens the words of a paragraph for typing.
-on("dblclick", (event) => {
-  if (!event.target.closest("#galley .tcell")) return;
-  const open = () => {
-    const words = $("#change-words");
-    if (!words) return;
-    words.open = true;
-    $("#words-text")?.focus();
-  };
-  setTimeout(open, 350);
-});
+// Of two fields that name the style the one used last counts, and the button says which.
+function namePut(event) {
+  const form = event.target.closest("form.putlook");
+  if (!form || !["style", "name"].includes(event.target.name)) return;
+  const typed = event.target.name === "name" && event.target.value.trim();
+  form.elements.by.value = typed ? "name" : "style";
+  const name = typed || form.elements.style.selectedOptions[0].textContent.trim();
+  form.querySelector(".btn.primary").textContent = `Put ${form.dataset.count} in ${name}`;
+}
+on("input", namePut);
+on("change", namePut);

@@ -20,10 +20,10 @@ RSpec.describe "notes, heads and feet" do
   end
 
   it "go in styles, and are written so" do
-    change = Norvel::Edits::PutInStyle.new([foot_id], "Page Foot", way: :as_style).apply(document)
+    change = Norvel::Edits::PutInStyle.new([foot_id], "Page Foot").apply(document)
     foot = one(reread(change.after), "footer")
     expect([foot.style_id, foot.direct, change.beside, change.count]).to eq ["Foot", set, {"footer" => 1}, 1]
-    made = Norvel::Edits::PutInStyle.new([foot_id], "Running Foot").apply(document).after
+    made = Norvel::Edits::PutInStyle.new([foot_id], "Running Foot", look: :theirs).apply(document).after
     expect([reread(made).sheet.named("Running Foot").run[:size], one(reread(made), "footer").runs[0].direct]).to eq [9.0, set]
   end
 

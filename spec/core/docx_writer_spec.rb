@@ -89,7 +89,7 @@ RSpec.describe Norvel::Formats::Docx::Writer do
     bytes = package(p(r("x")))
     bytes = repackage(bytes, "word/_rels/document.xml.rels" => part(bytes, "word/_rels/document.xml.rels").sub(%r{<Relationship Id="rId1"[^>]*/>}, ""))
     document = Norvel::Formats.read(bytes, name: "x")
-    changed = Norvel::Edits::PutInStyle.new([1], "Body Text", asked: {size: asked(:size, "12pt")}).apply(document).after
+    changed = Norvel::Edits::PutInStyle.new([1], "Body Text", asked: {size: asked(:size, "12pt")}, look: :theirs_if_made).apply(document).after
     expect(reread(changed).then { |again| [again.style_name(again.paragraphs[0]), again.letter_look(again.paragraphs[0])[:size]] }).to eq ["Body Text", 12.0]
   end
 

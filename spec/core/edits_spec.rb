@@ -40,9 +40,9 @@ RSpec.describe Norvel::Edits do
 
   it "refuses what can't be done, and says why" do
     document = docx(p(r("x")))
-    expect { described_class::AssignStyle.new([1], "Gone").apply(document) }.to raise_error(Norvel::Refused, /no paragraph style/)
-    expect { described_class::AssignStyle.new([99], "Normal").apply(document) }.to raise_error(Norvel::Refused, /not in this document/)
-    expect { described_class::AssignStyle.new([], "Normal").apply(document) }.to raise_error(Norvel::Refused, /Nothing is selected/)
+    expect { described_class::PutInStyle.new([1], "Normal; Gone").apply(document) }.to raise_error(Norvel::Refused, /comma or semicolon/)
+    expect { described_class::PutInStyle.new([99], "Normal", hand: :stays).apply(document) }.to raise_error(Norvel::Refused, /not in this document/)
+    expect { described_class::PutInStyle.new([], "Normal", hand: :stays).apply(document) }.to raise_error(Norvel::Refused, /Nothing is selected/)
     expect { described_class::SetPage.new([1], {margin_left: 900.0}).apply(document) }.to raise_error(Norvel::Refused, /no room/)
   end
 
@@ -68,11 +68,11 @@ RSpec.describe Norvel::Edits do
     first = written(original)
     bodies = original.paragraphs.map(&:id)
     makers = [
-      ->(n, d) { described_class::AssignStyle.new(bodies.values_at(n % bodies.size, (n * 7) % bodies.size).uniq & d.paragraphs.map(&:id) | [d.paragraphs[3].id], %w[Heading1 Heading2 Normal][n % 3]) },
+      ->(n, d) { described_class::PutInStyle.new(bodies.values_at(n % bodies.size, (n * 7) % bodies.size).uniq & d.paragraphs.map(&:id) | [d.paragraphs[3].id], %w[Heading1 Heading2 Normal][n % 3], hand: :stays) },
       ->(n, d) { described_class::ClearDirect.new(d.paragraphs.each_slice(40).to_a[n % 15].map(&:id), keep_emphasis: n.even?) },
       ->(_, _) { described_class::RemoveBlankParagraphs.new(:all) }, ->(_, d) { described_class::SingleSpaces.new(d.paragraphs.first(200).map(&:id)) },
       ->(n, d) { described_class::IndentWithoutTabs.new(d.paragraphs.drop(n % 300).first(50).map(&:id)) }, ->(n, _) { described_class::ChangeStyle.new("Heading1", {space_after: (n % 40).to_f, bold: n.even?}) },
-      ->(n, _) { described_class::Describe.new({title: "Title #{n}"}) }, ->(n, d) { described_class::PutInStyle.new([d.paragraphs[n % 400].id], "Block Quote", asked: {indent_left: asked(:indent_left, "36pt")}, way: described_class::PutInStyle::WAYS[n % 3]) }
+      ->(n, _) { described_class::Describe.new({title: "Title #{n}"}) }, ->(n, d) { described_class::PutInStyle.new([d.paragraphs[n % 400].id], "Block Quote", asked: {indent_left: asked(:indent_left, "36pt")}, look: described_class::PutInStyle::LOOKS[n % 3], hand: described_class::PutInStyle::HANDS[n % 2]) }
     ]
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 3, max: 9)).with_config(n_runs: 12) do |numbers|
       document = original

@@ -57,7 +57,7 @@ RSpec.describe "edits of lists" do
   end
 
   it "says that a paragraph is in no list where its style has one" do
-    bound = Norvel::Edits::ListOfStyle.new("Item", list_id).apply(Norvel::Edits::AssignStyle.new([1, 2], "Item").change(made)).after
+    bound = Norvel::Edits::ListOfStyle.new("Item", list_id).apply(Norvel::Edits::PutInStyle.new([1, 2], "Item", hand: :stays).change(made)).after
     out = Norvel::Edits::PutInList.new([1], 0).apply(bound).after
     expect([out.paragraphs[0].direct[:list_id], markers(out)[1]]).to eq [0, "1."]
   end
@@ -126,7 +126,7 @@ RSpec.describe "edits of lists" do
   end
 
   describe "of a paragraph style" do
-    let(:bound) { Norvel::Edits::ListOfStyle.new("Item", list_id, level: 1).apply(Norvel::Edits::AssignStyle.new([2, 3], "Item").change(put(made, [1]))).after }
+    let(:bound) { Norvel::Edits::ListOfStyle.new("Item", list_id, level: 1).apply(Norvel::Edits::PutInStyle.new([2, 3], "Item", hand: :stays).change(put(made, [1]))).after }
 
     it "lets style and level name each other (17.9.23)" do
       expect([markers(bound), bound.numbering.level(list_id, 1).style_id]).to eq [["1.", "a.", "b.", nil, nil], "Item"]

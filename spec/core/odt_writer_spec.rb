@@ -31,24 +31,24 @@ RSpec.describe "Writing an OpenDocument text" do
 
   describe "the package (ISO/IEC 26300-3 3.3)" do
     it "begins with its mark, stored, at byte 38" do
-      bytes = written(apply(document, Norvel::Edits::AssignStyle.new([1], "Heading_20_1")))
+      bytes = written(apply(document, Norvel::Edits::PutInStyle.new([1], "Heading_20_1", hand: :stays)))
       expect([bytes[30, 8], bytes[38, 39], bytes[8, 2].unpack1("v")]).to eq ["mimetype", Norvel::Formats::Odt::TYPE, 0]
     end
 
     it "keeps parts, elements and attributes that it does not know" do
       file = OpenDocument.new(p("<!-- a remark -->A <foo:bar xmlns:foo=\"urn:foo\" foo:x=\"1\"/>line", "P1") + p("Other"), automatic: style("P1", lines: 'fo:text-align="center" fo:hyphenation-ladder-count="2"'), files: {"Thumbnails/t.png" => "picture"})
-      bytes = written(apply(file.document, Norvel::Edits::AssignStyle.new([2], "Standard").then { Norvel::Edits::Retype.new(2, "Another") }))
+      bytes = written(apply(file.document, Norvel::Edits::PutInStyle.new([2], "Standard", hand: :stays).then { Norvel::Edits::Retype.new(2, "Another") }))
       expect(Norvel::Formats::Container.new(bytes).read("Thumbnails/t.png")).to eq "picture"
       expect(content(bytes)).to include('<foo:bar xmlns:foo="urn:foo" foo:x="1"/>', "<!-- a remark -->", 'fo:hyphenation-ladder-count="2"')
     end
 
     it "is the same bytes for the same document" do
-      changed = apply(document, Norvel::Edits::AssignStyle.new([1], "Heading_20_1"))
+      changed = apply(document, Norvel::Edits::PutInStyle.new([1], "Heading_20_1", hand: :stays))
       expect(written(changed)).to eq written(changed)
     end
 
     it "leaves parts alone that nothing changed in" do
-      bytes = written(apply(document, Norvel::Edits::AssignStyle.new([1], "Heading_20_1")))
+      bytes = written(apply(document, Norvel::Edits::PutInStyle.new([1], "Heading_20_1", hand: :stays)))
       expect(styles_of(bytes)).to eq styles_of(made.bytes)
     end
   end
@@ -64,9 +64,9 @@ RSpec.describe "Writing an OpenDocument text" do
   end
 
   it "makes a heading of a paragraph that is put in a heading's style, and takes it back" do
-    changed = apply(document, Norvel::Edits::AssignStyle.new([1], "Heading_20_1", clear: :everything))
+    changed = apply(document, Norvel::Edits::PutInStyle.new([1], "Heading_20_1"))
     expect(content(written(changed))).to include '<text:h text:style-name="Heading_20_1" text:outline-level="1">A title</text:h>'
-    back = apply(again(changed), Norvel::Edits::AssignStyle.new([1], "Body"))
+    back = apply(again(changed), Norvel::Edits::PutInStyle.new([1], "Body", hand: :stays))
     expect(content(written(back))).to include '<text:p text:style-name="Body">A title</text:p>'
   end
 
@@ -153,7 +153,7 @@ RSpec.describe "Writing an OpenDocument text" do
     end
 
     it "number headings by the outline (16.34)" do
-      headed = apply(document, Norvel::Edits::AssignStyle.new([1], "Heading_20_1"))
+      headed = apply(document, Norvel::Edits::PutInStyle.new([1], "Heading_20_1", hand: :stays))
       changed = apply(headed, Norvel::Edits::NumberHeadings.new("decimal"))
       expect(styles_of(written(changed))).to match(/<text:outline-style.*<text:outline-level-style text:level="1" style:num-format="1"/)
       expect(again(changed).markers.values).to eq changed.markers.values
@@ -223,7 +223,7 @@ RSpec.describe "Writing an OpenDocument text" do
 
     it "keeps its pictures, whatever is changed" do
       document = Norvel::Formats.read(flat, name: "x.fodt")
-      bytes = written(apply(document, Norvel::Edits::AssignStyle.new([3], "Heading_20_1")))
+      bytes = written(apply(document, Norvel::Edits::PutInStyle.new([3], "Heading_20_1", hand: :stays)))
       expect(bytes).to include picture.b
       expect(Norvel::Formats.read(bytes, name: "x").source.read("pictures/1")).to eq "\x89PNG picture".b
     end

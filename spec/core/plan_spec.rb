@@ -35,14 +35,14 @@ RSpec.describe Norvel::Guide::Plan do
       expect([named(after, "heading 1").run[:color], after.paragraphs[0].runs[0].direct]).to eq ["auto", set]
     end
 
-    it "of a style that others wear stays, and what differs is kept by hand and told" do
+    it "of a style that others wear stays; they look as it does, which is told, and nothing is set by hand" do
       body = p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r(running)) + heads.sub('w:val="30"', 'w:val="32"')
       made = plan(body, styles: blue_heading.sub("<w:color", "<w:b/><w:color"))
       part = made.parts.find { |one| one.style == "Heading 1" }
-      expect([part.takes_look?, part.differences.map { |property, theirs, its| [property.name, theirs, its] }]).to eq [false, [[:color, "auto", "#2f5496"]]]
-      expect(letters(made.after, "Sources").values.slice(:color, :size)).to eq(color: "auto", size: 16.0)
+      expect([part.kind, part.differences.map { |property, theirs, its| [property.name, theirs, its] }]).to eq ["put_in_style", [[:color, "auto", "#2f5496"]]]
+      expect(letters(made.after, "Sources").values.slice(:color, :size)).to eq(color: "#2f5496", size: 16.0)
       expect(letters(made.after, "Worn").values.slice(:color, :size)).to eq(color: "#2f5496", size: 16.0)
-      expect(Norvel::Guide::Telling.new(part).keeps).to eq "keeps colour by hand"
+      expect(Norvel::Guide::Telling.new(part).detail).to eq "looks as the style does: colour automatic → #2f5496"
     end
 
     it "keeps a value that lies in a range, and takes the nearest end for one that does not" do
@@ -151,7 +151,7 @@ RSpec.describe Norvel::Guide::Plan do
       entries = Array.new(4) { |n| p(r("Aldermoor, A. (189#{n}). Salt. Ravelmouth: Quay Press."), '<w:ind w:left="720" w:hanging="720"/>') }.join
       body = p(r(running)) * 3 + p(r("References", '<w:b/><w:sz w:val="30"/>')) + entries
       offered = plan(body).parts.find(&:off)
-      expect([offered.key, offered.count, offered.mend.why]).to eq ["put_in_style Bibliography asked", 4, "their style is not in the guide"]
+      expect([offered.key, offered.count, offered.mend.why]).to eq ["put_in_style Bibliography asked", 4, "no guide asks for that style"]
       after = plan(body, with: [offered.key]).after
       expect(after.style_name(after.paragraphs.last)).to eq "Bibliography"
       expect(after.look(after.paragraphs.last)[:first_line]).to eq(-36.0)

@@ -20,7 +20,7 @@ RSpec.describe "promises" do
   describe "a list whose level sets what the guide asks about" do
     let(:document) do
       plain = docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') + table([%w[a b]]) + p(r("Some text of it."), '<w:pStyle w:val="BodyText"/>'), styles:)
-      put = Norvel::Edits::AssignStyle.new(plain.paragraphs.select { |one| one.part == :table }.map(&:id), "TableText").change(plain)
+      put = Norvel::Edits::PutInStyle.new(plain.paragraphs.select { |one| one.part == :table }.map(&:id), "TableText", hand: :stays).change(plain)
       listed = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(put)
       Norvel::Edits::PutInList.new(listed.paragraphs.map(&:id), listed.sheet.named("Points").paragraph[:list_id], level: nil).change(listed)
     end

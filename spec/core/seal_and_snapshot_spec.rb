@@ -80,7 +80,7 @@ RSpec.describe Norvel::Edits::Preview do
     document = docx(p(r("a"), '<w:pStyle w:val="S"/>') * 2 + p(r("b")), styles: style("S", "S"))
     preview = Norvel::Edits::ChangeStyle.new("S", {bold: true}).preview(document)
     expect([preview.touched.size, preview.restyled.size, document.letter_look(document.paragraphs[0])[:bold]]).to eq [0, 2, false]
-    assigned = Norvel::Edits::AssignStyle.new([3], "S").preview(document)
+    assigned = Norvel::Edits::PutInStyle.new([3], "S", hand: :stays).preview(document)
     expect([assigned.touched.size, assigned.title]).to eq [1, "Put 1 paragraph in S"]
   end
 end

@@ -37,8 +37,8 @@ RSpec.describe "edits of styles" do
     expect([look(into_child, 1)[:first_line], look(into_child, 1)[:indent_left], into_child.sheet["Inset"].based_on]).to eq [36.0, 36.0, "Normal"]
   end
 
-  it "adopts the look of a paragraph: its users follow, its direct formatting goes" do
-    after = Norvel::Edits::AdoptLook.new(6).apply(document).after
+  it "lets a style take the look of a paragraph: its users follow, what was set by hand goes" do
+    after = Norvel::Edits::PutInStyle.new([6], "Other", look: :theirs).apply(document).after
     expect([after.sheet["Other"].run[:size], after.sheet["Other"].paragraph[:align], after.paragraphs[5].direct.empty?, after.letter_look(after.paragraphs[5])[:size]]).to eq [12.0, "center", true, 12.0]
   end
 
@@ -110,7 +110,7 @@ RSpec.describe "edits of styles" do
     templates = Norvel::Template.shipped.keys.map { |name| Norvel::Template.find(name) }
     makers = [
       ->(n) { Norvel::Edits::ChangeStyle.new(%w[Body Inset Other][n % 3], {space_after: (n % 30).to_f, bold: n.even?}) }, ->(n) { Norvel::Edits::RebaseStyle.new("Inset", %w[Normal Other][n % 2]) }, ->(n) { Norvel::Edits::RenameStyle.new("Other", "Name #{n}") },
-      ->(n) { Norvel::Edits::DuplicateStyle.new("Body", "Copy #{n}") }, ->(n) { Norvel::Edits::DeleteStyles.new([%w[Inset Other][n % 2]], keep_look: n.even?) }, ->(_) { Norvel::Edits::MergeStyles.new("Other", "Body") }, ->(n) { Norvel::Edits::AdoptLook.new(6) }, ->(n) { Norvel::Edits::DefineStyle.new("New #{n}", values: {size: 9.0}) },
+      ->(n) { Norvel::Edits::DuplicateStyle.new("Body", "Copy #{n}") }, ->(n) { Norvel::Edits::DeleteStyles.new([%w[Inset Other][n % 2]], keep_look: n.even?) }, ->(_) { Norvel::Edits::MergeStyles.new("Other", "Body") }, ->(n) { Norvel::Edits::PutInStyle.new([6], "Other", look: :theirs) }, ->(n) { Norvel::Edits::DefineStyle.new("New #{n}", values: {size: 9.0}) },
       ->(n) { Norvel::Edits::PlaceStyle.new("Body", before: %w[Inset Other Normal][n % 3]) }, ->(n) { Norvel::Edits::NumberHeadings.new(%w[decimal roman none][n % 3], hanging: n.even?) }, ->(n) { Norvel::Edits::StyleLinks.new("Body", {hidden: n.even?}) },
       ->(n) { Norvel::Edits::ApplyTemplate.new(templates[n % templates.size], page: n.even?, numbering: true) }, ->(n) { Norvel::Edits::DefinePageStyle.new("Page #{n}", 1) }, ->(n) { Norvel::Edits::SetPage.new([1], {margin_left: (n % 90) + 20.0}) },
       ->(n) { Norvel::Edits::ChangeStyle.new(%w[Body Inset][n % 2], {tabs: Norvel::Styles::Types::TabStops.new.typed("#{(n % 9) + 1} cm"), borders: Norvel::Styles::Types::Borders.new.typed(%w[none box above][n % 3])}) }

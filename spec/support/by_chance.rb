@@ -24,7 +24,7 @@ module ByChance
     some = ids.sample(1 + dice.rand(4), random: dice)
     style = document.sheet.styles.values.select(&:paragraph?).sample(random: dice)
     case dice.rand(13)
-    when 0, 1 then E::AssignStyle.new(some, style.id)
+    when 0, 1 then E::PutInStyle.new(some, style.id, hand: :stays)
     when 2 then E::ClearDirect.new(some, keep_emphasis: dice.rand < 0.5)
     when 3 then E::ClearDirect.new(ids, keep_emphasis: true)
     when 4 then E::PutInList.new(some, 0)

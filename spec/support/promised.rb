@@ -51,6 +51,7 @@ class Promised
     free += SPACES if @guide.clean["blank_paragraphs"]
     free << :first_line if Norvel::Survey::ByHand.leading_tab?(was) || Norvel::Survey::ByHand.leading_space?(was)
     differing = @before.look(was).differences(@after.look(now), :paragraph).map(&:name) - free
+    differing = differing.reject { |name| its_style?(was, now, name, @after.look(now)) }
     say(was, "#{differing.join(", ")} of the paragraph") if differing.any?
   end
 
@@ -58,9 +59,36 @@ class Promised
     mixed = Norvel::Edits::Fitting.new(@before, @before).mixed(was)
     pairs = each_letter(@before, was).zip(each_letter(@after, now))
     differing = pairs.uniq.flat_map { |one, other| (one.nil? || other.nil?) ? [:letters] : one.differences(other, :run).map(&:name) }.uniq
+    differing = differing.reject { |name| name != :letters && its_style?(was, now, name, @after.letter_look(now)) }
     say(was, "#{(differing - asked).join(", ")} of letters") if (differing - asked - [:language]).any?
     apart = mixed.select { |name| apart(pairs, name).any? { |one, other| other.nil? || one[name] != other[name] } }
     say(was, "#{apart.join(", ")} of words set apart") if apart.any?
+  end
+
+  # Does it look so because the style that it was put in looks so: one of the file's, or one that was made for others
+  # before?
+  def its_style?(was, now, name, look)
+    return false if was.style_id == now.style_id
+    style, property = @after.style_of(now), Norvel::Styles::Properties[name]
+    given = ->(document) { document.cascade.of_style(document.sheet[style.id], property.on)[name] }
+    return true if said_by_style_left?(was, property)
+    there = @before.sheet[style.id] ? property.same?(given[@before], given[@after]) : !made_for[style.name]&.include?(was.id)
+    there && property.same?(given[@after], look[name])
+  end
+
+  # Did the style that it left say so, and not a hand?
+  def said_by_style_left?(was, property)
+    left, base = @before.style_of(was), @before.sheet.default
+    return false if left.nil? || left.default
+    one, other = [left, base].map { |style| @before.cascade.of_style(style, property.on)[property.name] }
+    !property.same?(one, other)
+  end
+
+  # {style => ids of the paragraphs that it was made for}
+  def made_for
+    @made_for ||= plan.all_edits.grep(Norvel::Edits::PutInStyle).each_with_object({}) do |edit, made|
+      made[edit.name(@after)] ||= edit.instance_variable_get(:@ids)
+    end
   end
 
   # The letters that most of the paragraph is not like.

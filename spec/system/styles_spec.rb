@@ -89,7 +89,7 @@ RSpec.describe "styles", type: :feature do
   it "lets a style adopt the look of a paragraph, and all of it follow" do
     document = manuscript.document
     hand = document.paragraphs.find { |p| p.text.start_with?("Hours and tides") }
-    manuscript.perform(Norvel::Edits::AssignStyle.new([hand.id], "Heading1"), version: 0)
+    manuscript.perform(Norvel::Edits::PutInStyle.new([hand.id], "Heading1", hand: :stays), version: 0)
     visit "#{at}/galley?at=#{hand.id}"
     expect(page).to have_css("#bench h2", text: "Paragraph")
     manuscript.reload.perform(Norvel::Edits::ChangeStyle.new("Heading1", {size: 30.0}), version: 1)

@@ -74,7 +74,7 @@ RSpec.describe "the web application", :web do
 
   it "takes changes back one by one, also after a restart" do
     first = manuscript.document
-    manuscript.perform(Norvel::Edits::AssignStyle.new([3], "Heading1"), version: 0)
+    manuscript.perform(Norvel::Edits::PutInStyle.new([3], "Heading1", hand: :stays), version: 0)
     manuscript.perform(Norvel::Edits::ClearDirect.new(:all), version: 1)
     manuscript.perform(Norvel::Edits::RemoveBlankParagraphs.new(:all), version: 2)
     Desk::LIVE.clear

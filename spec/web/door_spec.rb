@@ -201,9 +201,9 @@ RSpec.describe "the door for what is sent", :web do
     known = token
     post "/manuscripts/#{manuscript.id}/take_back", {authenticity_token: known, version: Manuscript.find(manuscript.id).lock_version, entry: "99999"}
     expect(last_response.status).to eq 409
-    post "/manuscripts/#{manuscript.id}/guide", {authenticity_token: known, version: 0, guide: "ravelmouth-house"}
+    post "/manuscripts/#{manuscript.id}/guide", {authenticity_token: known, version: 0, against: "guide:ravelmouth-house"}
     expect(last_response.status).to eq 409
-    post "/manuscripts/#{manuscript.id}/guide", {authenticity_token: known, version: Manuscript.find(manuscript.id).lock_version, guide: "ravelmouth-house"}
+    post "/manuscripts/#{manuscript.id}/guide", {authenticity_token: known, version: Manuscript.find(manuscript.id).lock_version, against: "guide:ravelmouth-house"}
     expect([last_response.status, Manuscript.find(manuscript.id).guide]).to eq [303, "ravelmouth-house"]
   end
 end

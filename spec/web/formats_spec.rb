@@ -30,7 +30,7 @@ RSpec.describe "formats as plain pages" do
       expect(body).to include("has no styles yet", "What was moved", "2. The new seat was levelled")
       get "/"
       expect(body).to include("The tide gauge at the old pier", "waiting to be dressed")
-      post "/texts/#{LooseText.last.id}/dress", {authenticity_token: token, template: "ship:ravelmouth-thesis", guide: "ravelmouth-house"}
+      post "/texts/#{LooseText.last.id}/dress", {authenticity_token: token, template: "ship:ravelmouth-thesis", against: "guide:ravelmouth-house"}
       expect(last_response.status).to eq 303
       follow_redirect!
       expect(body).to include("The tide gauge at the old pier", "Heading 1")
@@ -72,9 +72,9 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "is refused what it can't wear" do
-      {template: "ship:none", guide: "ravelmouth-house"}.then { |odd| post "/texts/#{text.id}/dress", {authenticity_token: token, **odd} }
+      {template: "ship:none", against: "guide:ravelmouth-house"}.then { |odd| post "/texts/#{text.id}/dress", {authenticity_token: token, **odd} }
       expect(last_response.status).to eq 422
-      post "/texts/#{text.id}/dress", {authenticity_token: token, template: "ship:short-notice", guide: "none"}
+      post "/texts/#{text.id}/dress", {authenticity_token: token, template: "ship:short-notice", against: "guide:none"}
       expect([last_response.status, body]).to match [422, /no such guide/]
       get "/texts/99999"
       expect(last_response.status).to eq 404

@@ -86,17 +86,17 @@ RSpec.describe "the plan and what a person decides" do
     expect(body).not_to include(%(name="denied" value="#{id}"))
   end
 
-  it "tells what a style has otherwise, and puts paragraphs in it either way" do
-    form "galley/differences", ids: "15", style: "Heading1"
-    expect(body).to match(/The style has .*instead of/)
-    form "edits/style", ids: "15", style: "Heading1", clear: "takes"
+  it "tells what becomes of paragraphs in a style, and does what a person chose" do
+    form "galley/outcome", ids: "15", style: "Heading1"
+    expect(body).to match(/set by hand go|Nothing was set by hand/)
+    expect(body).to match(/Changes: .* →/)
+    form "edits/style", ids: "15", style: "Heading1", look: "theirs"
     taken = now.document
     expect(taken.cascade.of_style(taken.sheet["Heading1"], :paragraph)[:space_before]).to eq 0.0
     form "take_back"
-    form "edits/style", ids: "15", style: "Heading1", clear: "looks"
-    kept = now.document
-    looks = [kept, manuscript.first_document].map { |one| one.look(one.paragraph(15)).values.except(:outline_level) }
-    expect(looks.uniq.size).to eq 1
+    form "edits/style", ids: "15", style: "Heading1"
+    put = now.document
+    expect([put.paragraph(15).direct, put.sheet["Heading1"]]).to eq [set, manuscript.first_document.sheet["Heading1"]]
   end
 
   it "says of several what they read as" do

@@ -56,22 +56,22 @@ RSpec.describe "stations as plain pages" do
 
   it "puts a whole look in a style, or in a new one" do
     look = Norvel::Survey.of(document).looks.find { |group| group.role == "list_item" }
-    form "edits/look", look: look.key, style: "BodyText"
+    form "edits/look", look_group: look.key, style: "BodyText"
     expect_done "Put #{look.size} paragraphs in Body Text"
     again = Norvel::Survey.of(document).looks.find { |group| group.role == "list_item" }
-    form "edits/look", look: again.key, name: "Steps"
+    form "edits/look", look_group: again.key, name: "Steps", by: "name"
     expect_done "Make the style Steps"
     expect(document.uses[document.sheet.named("Steps").id]).to eq again.size
-    form "edits/look", look: "gone", style: "BodyText"
+    form "edits/look", look_group: "gone", style: "BodyText"
     expect_refused "No paragraph has that look"
   end
 
   it "puts chosen roles in styles, and refuses none" do
-    form "edits/roles", role: ["heading_1", "heading_2"], clear: "emphasis"
-    expect_done "in the styles of 2 roles"
+    form "edits/roles", role: ["heading_1", "heading_2"]
+    expect_done "in the styles of 2 kinds"
     expect(Norvel::Survey::Outline.new(document).marked.size).to eq 24
     form "edits/roles"
-    expect_refused "No role is chosen"
+    expect_refused "No kind of paragraph is chosen"
   end
 
   it "changes styles, one after the other" do
@@ -274,9 +274,9 @@ RSpec.describe "stations as plain pages" do
 
   it "finds by text and by pattern" do
     get "#{at}/galley/find", q: "handbook"
-    expect(JSON.parse(last_response.body)).to eq [1]
+    expect(JSON.parse(last_response.body)).to eq("ids" => [1], "places" => [1])
     get "#{at}/galley/find", q: "/^\\d+\\. /"
-    expect(JSON.parse(last_response.body).size).to eq 9
+    expect(JSON.parse(last_response.body)["ids"].size).to eq 9
     get "#{at}/galley/find", q: "/(/"
     expect_refused "pattern can"
   end
@@ -296,9 +296,9 @@ RSpec.describe "stations as plain pages" do
     expect_refused "not there any more"
     form "findings/mend_safe"
     expect_done "Mend all that is safe"
-    form "guide", guide: "ravelmouth-thesis"
+    form "guide", against: "guide:ravelmouth-thesis"
     expect(Manuscript.find(manuscript.id).guide).to eq "ravelmouth-thesis"
-    form "guide", guide: "unknown"
+    form "guide", against: "guide:unknown"
     expect_refused "no such guide"
   end
 

@@ -2,9 +2,9 @@
 
 module Norvel
   module CLI
-    # Findings against a guide, for one file or many.
+    # Findings against a guide, for one file or many; without a guide each is held against itself.
     class Check < Command
-      USAGE = "check FILE... --guide GUIDE [--json]"
+      USAGE = "check FILE... [--guide GUIDE] [--json]"
 
       private
 
@@ -15,8 +15,8 @@ module Norvel
 
       def perform
         raise Refused, "usage: norvel #{USAGE}" if @arguments.empty?
-        guide
-        checks = @arguments.map { |path| [path, Guide::Check.new(guide, laid_out(read(path)))] }
+        any_guide
+        checks = @arguments.map { |path| [path, Guide::Check.new(any_guide, laid_out(read(path)))] }
         @options[:json] ? json(checks) : text(checks)
         (checks.all? { |_, check| check.meets? }) ? 0 : 1
       end
@@ -28,9 +28,9 @@ module Norvel
 
       def report(check)
         places = check.document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
-        {guide: guide.name, meets: check.meets?, counts: check.counts,
+        {guide: (any_guide.name unless any_guide.none?), meets: check.meets?, counts: check.counts,
          findings: check.findings.map { |f| finding(f, places, check.page(f)).merge(beside(f, check)) },
-         unchecked: guide.unchecked}
+         unchecked: any_guide.unchecked}
       end
 
       def finding(finding, places, page)
@@ -52,7 +52,7 @@ module Norvel
             said = [group.severity, group.rule, "#{group.size} ×", group.first.message, group.first.mend&.label]
             @out.puts "  #{said.compact.join("\t")}"
           end
-          @out.puts "  not checked yet: #{guide.unchecked.join(", ")}" if guide.unchecked.any?
+          @out.puts "  not checked yet: #{any_guide.unchecked.join(", ")}" if any_guide.unchecked.any?
         end
       end
     end

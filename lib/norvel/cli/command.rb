@@ -39,6 +39,11 @@ module Norvel
         @guide ||= Guide.find(required(:guide))
       end
 
+      # The guide that is named, else none.
+      def any_guide
+        @options[:guide] ? guide : Guide.none
+      end
+
       def required(name)
         @options[name] or raise Refused, "--#{name} is missing: norvel #{self.class::USAGE}"
       end

@@ -18,6 +18,11 @@ module Norvel
           finding.section = paragraph.section
         end
       end
+
+      # The same with another mend.
+      def mended_by(other)
+        dup.tap { |finding| finding.mend = other }
+      end
     end
 
     # Findings with one cause.
@@ -47,18 +52,17 @@ module Norvel
         Digest::SHA256.hexdigest(first.cause.inspect)[0, 12]
       end
 
-      # The mends of all its findings as one edit, nil when there is none. way: how paragraphs go in a style, of
-      # Edits::PutInStyle::WAYS
-      def edit(guide, way: :keep)
+      # The mends of all its findings as one edit, nil when there is none. hand, look: how paragraphs go in a style
+      # where a person chooses, of Edits::PutInStyle
+      def edit(guide, **how)
         mend = first.mend or return
-        mend.put? ? put(guide, mend, way) : mend.edit(findings, guide)
+        (mend.put? && how.any?) ? put(guide, mend, **how) : mend.edit(findings, guide)
       end
 
       private
 
-      def put(guide, mend, way)
-        _, style, role = mend.steps.first
-        put = Edits::PutInStyle.new(Mend.ids(findings), style, asked: guide.requirements(role), way:, role:)
+      def put(guide, mend, hand: :goes, look: :style)
+        put = Mend.put(findings, guide, *mend.steps.first.drop(1), hand:, look:)
         return put if mend.steps.size == 1
         Edits::Several.new([put, mend.with(steps: mend.steps.drop(1)).edit(findings, guide)])
       end

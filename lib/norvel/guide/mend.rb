@@ -30,7 +30,10 @@ module Norvel
     # What a step makes of the findings, the guide and its arguments.
     Mend::STEPS = {
       put_in_style: ->(list, guide, style, role) {
-        Edits::PutInStyle.new(Mend.ids(list), style, asked: guide.requirements(role), role:)
+        Mend.put(list, guide, style, role, hand: :stays)
+      },
+      take_look: ->(list, guide, style, role) {
+        Edits::TakeLook.new(Mend.ids(list), style, asked: guide.requirements(role), quiet: true)
       },
       change_style: ->(list, _, style, values) { Edits::ChangeStyleFor.new(style, values, Mend.ids(list)) },
       change_level: ->(_, _, definition, level, values) { Edits::ChangeListLevel.new(definition, level, values) },
@@ -75,6 +78,12 @@ module Norvel
 
     def Mend.ids(findings)
       findings.filter_map(&:paragraph)
+    end
+
+    # Paragraphs in the style of their role, hand and look as for Edits::PutInStyle.
+    def Mend.put(findings, guide, style, role, hand:, look: :theirs_if_made)
+      Edits::PutInStyle.new(ids(findings), style, asked: guide.requirements(role), role:, hand:, look:,
+        pattern: Edits::Pattern.new(guide:))
     end
   end
 end

@@ -33,17 +33,23 @@ module Norvel
       # The style that paragraphs go in, or that changes; nil for other kinds.
       def style
         case kind
-        when "put_in_style" then mend.steps.first[1]
+        when "put_in_style", "take_look" then mend.steps.first[1]
         when "change_style" then was.sheet[mend.steps.first[1]]&.name
         end
       end
 
-      # Does that style take the look its paragraphs have?
-      def takes_look?
-        kind == "put_in_style" && edits.first.takes_look?(was)
+      # What it changes of a style: [[Property, before, after], …]; empty for parts that change none.
+      def style_changes
+        one, other = [was, now].map { |document| style && document.sheet.called(style) }
+        return [] unless one && other && !one.equal?(other)
+        Edits::Fitting::KINDS.flat_map do |place, names|
+          looks = [was.cascade.of_style(one, place), now.cascade.of_style(other, place)]
+          names.map { |name| [Styles::Properties[name], *looks.map { |look| look[name] }] }
+            .reject { |property, before, after| property.same?(before, after) }
+        end
       end
 
-      # In what the style differs from them, kept by hand: [[Property, theirs, the style's], …].
+      # In what they look otherwise in the style: [[Property, theirs, the style's], …].
       def differences
         (kind == "put_in_style") ? edits.first.differences(was) : []
       end

@@ -154,11 +154,28 @@ module Norvel
         found = groups.flat_map(&:findings).select { |finding| new?(finding) }
         found.each { |finding| @done[trace(finding)] = true }
         return off(key, groups, found) if off?(key, groups)
+        let_take_look(groups.first.first.mend, found)
         part = made(key, groups, found)
         return false if part.now.equal?(part.was)
         @after = part.now
         note(part)
         true
+      end
+
+      # A style of the file that nothing wears yet takes the look of what goes in it: a part of its own, before that.
+      def let_take_look(mend, found)
+        return unless mend.put?
+        _, style, role = mend.steps.first
+        taking = Mend.new(name: "take_look", label: "Let #{style} take their look", safe: mend.safe, why: mend.why,
+          steps: [[:take_look, style, role]])
+        return unless @after.sheet.called(style) && taking.edit(found, guide).free?(@after)
+        group = Group.new(found.map { |finding| finding.mended_by(taking) })
+        key = Part.key(taking)
+        return off(key, [group], group.findings) if @without.include?(key)
+        part = made(key, [group], group.findings)
+        return if part.now.equal?(part.was)
+        @after = part.now
+        note(part)
       end
 
       # The part as it is done to the state that was reached; what its edits say is told as they are made.

@@ -15,8 +15,9 @@ module Norvel
       def title
         case @part.kind
         when "put_in_style"
-          "#{counted} #{(@part.count == 1) ? "goes" : "go"} in #{@part.style}#{whose_look}"
+          "#{counted} #{(@part.count == 1) ? "goes" : "go"} in #{@part.style}"
         when "change_style" then "#{@part.style} changes: #{changes}"
+        when "take_look" then "#{@part.style} takes the look of #{counted}, which go in it"
         when "space_for_blanks" then "#{counted("blank paragraph")} #{(@part.count == 1) ? "becomes" : "become"} space"
         when "indent_without_tabs" then "tabs at the start of #{counted} become first-line indents"
         when "indent_without_spaces" then "spaces at the start of #{counted} become first-line indents"
@@ -34,7 +35,8 @@ module Norvel
 
       # More of how, nil where the title says it all.
       def detail
-        return style_detail if @part.kind == "put_in_style"
+        return differing if @part.kind == "put_in_style"
+        return changed if %w[take_look change_style].include?(@part.kind)
         spaces if @part.kind == "space_for_blanks"
       end
 
@@ -45,10 +47,7 @@ module Norvel
           "#{Counted.words(count, "word")} #{KEPT[name]}"
         end
         words << "others" if kept.size > MOST
-        differing = @part.differences.map { |property, _, _| property.label.downcase }
-        said = [("keeps #{words.join(", ")}" if words.any?),
-          ("keeps #{differing.join(", ")} by hand" if differing.any?)].compact
-        said.empty? ? UNCHANGED.fetch(@part.kind, "no word changes") : said.join("; ")
+        words.any? ? "keeps #{words.join(", ")}" : UNCHANGED.fetch(@part.kind, "no word changes")
       end
 
       # What else is said of kinds that keep no emphasis by hand.
@@ -64,7 +63,6 @@ module Norvel
       KEPT = {bold: "in bold", italic: "in italics", underline: "underlined", strike: "struck through",
               caps: "in capitals", small_caps: "in small capitals", highlight: "highlighted",
               color: "in a colour"}.freeze
-      SHOWN = {run: %i[font size bold italic], paragraph: %i[align line_spacing first_line]}.freeze
 
       private
 
@@ -76,36 +74,23 @@ module Norvel
         @part.titles.map { |title| title.delete_prefix("Change #{@part.style}: ") }.uniq.join(", ")
       end
 
-      def whose_look
-        if @part.takes_look?
-          ", which takes #{(@part.count == 1) ? "its" : "their"} look"
-        else
-          ""
+      # "size 14 pt → 12 pt, asked by § 3.4" of a style.
+      def changed
+        said = @part.style_changes.map do |property, before, after|
+          "#{property.label.downcase} #{property.spoken(before)} → #{property.spoken(after)}"
         end
+        clauses = @part.findings.filter_map(&:cite).uniq
+        [said.join(", "), ("asked by § #{clauses.join(", ")}" if clauses.any? && @part.kind == "change_style")]
+          .compact.join(", ")
       end
 
-      def style_detail
-        style = @part.now.sheet.called(@part.style)
-        return differing if !@part.takes_look? && @part.differences.any?
-        values = SHOWN.flat_map do |place, names|
-          look = @part.now.cascade.of_style(style, place)
-          names.filter_map { |name| value(name, look[name]) }
-        end
-        values.join(", ")
-      end
-
-      def value(name, value)
-        property = Styles::Properties[name]
-        return (property.label.downcase if value) if property.flag?
-        return if name == :first_line && value.zero?
-        said = property.spoken(value)
-        {line_spacing: "#{said} spacing", first_line: "first line #{said}", align: said}.fetch(name, said)
-      end
-
+      # What looks otherwise then, since the style has it so; nil where nothing does.
       def differing
-        @part.differences.map { |property, theirs, its|
-          "#{property.label.downcase} #{property.spoken(theirs)}, not #{property.spoken(its)}"
-        }.join("; ")
+        return if @part.differences.empty?
+        said = @part.differences.map do |property, theirs, its|
+          "#{property.label.downcase} #{property.spoken(theirs)} → #{property.spoken(its)}"
+        end
+        "looks as the style does: #{said.join(", ")}"
       end
 
       def spaces

@@ -8,10 +8,11 @@ module Norvel
       FINDERS = [Told, TitlePage, Signs, Letter, Entries, References, Headings, BareHeadings, ListItems, Lines, Rest]
         .freeze
 
+      # Where a work began with an earlier state, what has not been changed since reads as it did then, however much was
+      # done around it.
       def initialize(document)
         @document = document
-        @draft = Draft.new(document)
-        FINDERS.each { |finder| finder.new(@draft).find }
+        @draft = same_as_first? ? document.first.suggestions.draft : drafted
       end
 
       # The Suggestion for a paragraph id.
@@ -32,6 +33,35 @@ module Norvel
       # Does the paragraph stand on the title page?
       def title_page?(id)
         @draft.title_page.key?(id)
+      end
+
+      protected
+
+      attr_reader :draft
+
+      private
+
+      def drafted
+        Draft.new(@document).tap do |draft|
+          FINDERS.each { |finder| finder.new(draft).find }
+          keep(draft, @document.first) if @document.first
+        end
+      end
+
+      def same_as_first?
+        first = @document.first
+        first && !first.equal?(@document) && first.paragraphs.equal?(@document.paragraphs) &&
+          first.sheet.equal?(@document.sheet) && first.decisions == @document.decisions
+      end
+
+      def keep(draft, first)
+        before = first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
+        @document.paragraphs.each do |paragraph|
+          was = before[paragraph.id] or next
+          next if @document.decisions.key?(paragraph.id) || was.style_id != paragraph.style_id ||
+            was.raw_text != paragraph.raw_text || StyleRoles.telling(@document, paragraph)
+          draft.found[paragraph.id] = first.suggestions[paragraph.id]
+        end
       end
     end
   end

@@ -23,7 +23,7 @@ module Norvel
       end
 
       def title(_document)
-        "Mend all that is safe by #{@guide.name}"
+        @guide.none? ? "Clean up what is sure" : "Mend all that is safe by #{@guide.name}"
       end
 
       def removes_white_space?

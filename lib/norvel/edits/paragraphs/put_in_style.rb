@@ -2,116 +2,126 @@
 
 module Norvel
   module Edits
-    # Puts paragraphs in a paragraph style so that only that changes which is asked for. A style that is missing, or
-    # that nothing wears yet, takes the look most of them share, with the asked values on top. In a style that others
-    # wear they keep what differs by hand, unless a person chooses another way.
+    # Puts paragraphs in a paragraph style: they look as the style does. A style that the document has is not changed by
+    # it; one that it lacks is made as its pattern says.
     class PutInStyle < Edit
-      # keep:        what differs from the style, and is not asked for, stays by hand
-      # hold:        all that differs from the style stays by hand
-      # as_style:    they look as the style is; words that are set apart stay so
-      # style_takes: the style takes the look most of them share, whoever else wears it
-      WAYS = %i[keep hold as_style style_takes].freeze
-      RULED = {keep: :asked, style_takes: :asked, hold: :nothing, as_style: :everything}.freeze
+      HANDS = %i[goes stays].freeze # what was set by hand on whole paragraphs
+      # As the style is; or the style takes the look that most of them share, always or only where it is made.
+      LOOKS = %i[style theirs theirs_if_made].freeze
 
-      # ids: paragraphs; name: of the style; asked: {property => Guide::Requirement} of what a guide states for them;
-      # role: what they are, so that the style of headings is one for contents lists and assistive technology too
-      def initialize(ids, name, asked: {}, way: :keep, role: nil)
+      # ids: paragraphs; style: the id of one that is there, or a name; asked: {property => Guide::Requirement} that are
+      # the style's in any case; role: what they are, so that a new style of headings is one for contents lists and
+      # assistive technology too; pattern: a Pattern for a style that is missing
+      def initialize(ids, style, hand: :goes, look: :style, asked: {}, role: nil, pattern: Pattern::PLAIN)
         @ids = ids
-        @name = name
+        @style = style.to_s
+        @hand = hand
+        @look = look
         @asked = asked
-        @way = way
-        @level = role.to_s[/\Aheading_(\d)\z/, 1]&.to_i
+        @role = role
+        @pattern = pattern
       end
 
       def change(document)
         paragraphs = chosen(document, @ids)
+        refuse_other_kinds(document)
         after = with_style(document, paragraphs)
-        id = named(after).id
-        fitting = Fitting.new(document, after, ruled:)
-        after.replace(paragraphs.map { |paragraph| fitting.fit(paragraph, id) })
+        id = found(after).id
+        undressing = Undressing.new(document, after, hand: @hand, ruled: @asked.keys)
+        after.replace(paragraphs.map { |paragraph| undressing.put(paragraph, id) })
       end
-
-      EVERYTHING = Fitting::KINDS.values.flatten - %i[language page_break_before position]
 
       def title(document)
-        put = "put #{count(@ids.size)} in #{@name}"
-        named(document) ? put.sub(/\Ap/, "P") : "Make #{@name}, #{put}"
+        put = "put #{count(@ids.size)} in #{name(document)}"
+        return "Make #{name(document)}, #{put}" unless found(document)
+        return put.sub(/\Ap/, "P") unless @look == :theirs
+        there = @ids.all? { |id| document.style_of(document.paragraph(id)).equal?(found(document)) }
+        there ? TakeLook.new(@ids, @style).title(document) : "Let #{name(document)} take their look, #{put}"
       end
 
-      # Does the style take their look, since nothing else wears it?
-      def takes_look?(document)
-        return true if @way == :style_takes
-        %i[keep hold].include?(@way) && (style = named(document)).then { style.nil? || !worn?(document, style) }
+      # The name of the style.
+      def name(document)
+        found(document)&.name || @style
       end
 
-      # What the style would give them that they don't have: [[Property, theirs, the style's], …]; empty where it takes
-      # their look.
+      # Would it be made?
+      def missing?(document)
+        found(document).nil?
+      end
+
+      # What the style has otherwise than most of them: [[Property, theirs, the style's], …]; empty where it takes their
+      # look, and where it is made.
       def differences(document)
-        return [] if takes_look?(document)
-        shared = SharedLook.new(document, chosen(document, @ids))
-        style = named(document)
-        shared.beyond(style).except(*@asked.keys).map do |name, value|
+        style = found(document)
+        return [] if style.nil? || @look == :theirs
+        SharedLook.new(document, chosen(document, @ids)).beyond(style).except(*@asked.keys).map do |name, value|
           property = Styles::Properties[name]
           [property, value, document.cascade.of_style(style, property.on)[name]]
         end
       end
 
-      private
-
-      # Names of the properties that are the style's from now on.
-      def ruled
-        {asked: @asked.keys, nothing: [], everything: EVERYTHING}.fetch(RULED.fetch(@way))
+      # What was set by hand on whole paragraphs and would go: {property => [values]}.
+      def going(document)
+        undressing = Undressing.new(document, document, hand: @hand)
+        chosen(document, @ids).uniq(&:makeup).flat_map { |paragraph| undressing.going(paragraph) }
+          .group_by(&:name).transform_values { |list| list.map(&:value).uniq }
       end
 
-      def named(document)
-        document.sheet.called(@name)
+      private
+
+      def found(document)
+        style = document.sheet[@style] || document.sheet.called(@style)
+        style if style&.paragraph?
+      end
+
+      def refuse_other_kinds(document)
+        return if found(document)
+        other = document.sheet.named(@style) or return
+        raise Refused, "#{other.name} is a #{other.type} style: paragraphs can't be in it."
       end
 
       def with_style(document, paragraphs)
-        style = named(document)
-        return made(document, paragraphs) unless style
-        return document unless takes_look?(document)
-        values = taken(document, paragraphs, style)
-        with_level(values.empty? ? document : ChangeStyle.new(style.id, values).change(document))
+        return made(document, paragraphs) unless found(document)
+        (@look == :theirs) ? TakeLook.new(@ids, @style, asked: @asked).change(document) : document
       end
 
       def made(document, paragraphs)
-        base = document.sheet.default
-        values = SharedLook.new(document, paragraphs).beyond(base).merge(wanted(document, paragraphs))
-        with_level(DefineStyle.new(@name, values:).change(document))
+        values = (@look == :style) ? @pattern.values(document, @style, role: @role) : shared(document, paragraphs)
+        values = values.except(:outline_level) if @style.match?(/\Aheading [1-9]\z/i)
+        after = DefineStyle.new(@style, values:, next_id: next_id(document)).change(document)
+        with_list(level ? with_level(after) : after)
+      end
+
+      def shared(document, paragraphs)
+        shared = SharedLook.new(document, paragraphs, quiet: @look == :theirs_if_made)
+        wanted = @asked.to_h { |name, requirement| [name, requirement.nearest(shared[name])] }.compact
+        shared.beyond(document.sheet.default).merge(wanted)
+      end
+
+      # The style that follows it, where the document has that.
+      def next_id(document)
+        name = Styles::Usual[@style]&.next
+        name && document.sheet.called(name)&.id
+      end
+
+      # A usual style of lists has the markers of one; none where the list's level is another style's.
+      def with_list(document)
+        name, form = Styles::Usual[@style]&.list
+        return document if name.nil? || @look != :style
+        document = DefineListStyle.new(name, form).change(document) unless document.sheet.named(name, "numbering")
+        list_id = document.sheet.named(name, "numbering").paragraph[:list_id]
+        taken = document.numbering.level(list_id, 0)&.style_id
+        taken ? document : ListOfStyle.new(found(document).id, list_id).change(document)
+      end
+
+      def level
+        @role.to_s[/\Aheading_(\d)\z/, 1]&.to_i
       end
 
       def with_level(document)
-        style = named(document)
-        return document if @level.nil? || Survey::StyleRoles.of_style(document.sheet, style).to_s.start_with?("heading")
-        ChangeStyle.new(style.id, {outline_level: @level}).change(document)
-      end
-
-      # What a style that is there has to change to look like them.
-      def taken(document, paragraphs, style)
-        values = SharedLook.new(document, paragraphs).beyond(style).merge(wanted(document, paragraphs))
-        values.reject do |name, value|
-          property = Styles::Properties[name]
-          property.same?(document.cascade.of_style(style, property.on)[name], value)
-        end
-      end
-
-      # The asked values: what most have where that is as asked, else what comes nearest.
-      def wanted(document, paragraphs)
-        shared = SharedLook.new(document, paragraphs)
-        @asked.to_h { |name, requirement| [name, requirement.nearest(shared[name])] }.compact
-      end
-
-      # Does anything else wear the style, one based on it, or its letters?
-      def worn?(document, style)
-        ours = @ids.to_h { |id| [id, true] }
-        heirs = document.sheet.styles.each_value.select { |other| document.sheet.chain(other).include?(style) }
-          .to_h { |other| [other.id, true] }
-        twin = document.sheet.twin(style)&.id
-        document.everything.any? do |paragraph|
-          next if ours[paragraph.id]
-          heirs[document.style_of(paragraph)&.id] || (twin && paragraph.runs.any? { |run| run.style_id == twin })
-        end
+        style = found(document)
+        return document if Survey::StyleRoles.of_style(document.sheet, style).to_s.start_with?("heading")
+        ChangeStyle.new(style.id, {outline_level: level}).change(document)
       end
     end
   end

@@ -37,13 +37,18 @@ module Norvel
       # The emphases that only some words of a paragraph have, or that a style of words says of some.
       def mixed(paragraph)
         return [] if paragraph.ways.size < 2
-        runs = paragraph.ways.values.map(&:first)
+        runs = worded(paragraph)
         looks = runs.map { |run| @before.run_look(run, paragraph) }.uniq
         said = runs.filter_map(&:style_id).uniq.flat_map { |id| emphases_of(id) }
         EMPHASIS.select { |name| said.include?(name) || looks.map { |look| look[name] }.uniq.size > 1 }
       end
 
       private
+
+      # One run of each way in which words are set; a full stop or a space is no word.
+      def worded(paragraph)
+        paragraph.letters.select { |run| run.words.match?(/[[:alnum:]]/) }.uniq { |run| Document::Makeup.way(run) }
+      end
 
       # What a style of words sets.
       def emphases_of(id)

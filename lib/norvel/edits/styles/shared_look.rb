@@ -4,17 +4,23 @@ module Norvel
   module Edits
     # The look that most of some paragraphs share, property by property.
     class SharedLook
-      # document: where they stand; paragraphs: at least one; the worded ones count
-      def initialize(document, paragraphs)
+      NEARLY_ALL = 0.9 # of them set a value by hand, for a style to take it though others have it not
+
+      # document: where they stand; paragraphs: at least one; the worded ones count. quiet: where some have a value by
+      # hand and others from their style, that of the style counts, so that none of those changes its look
+      def initialize(document, paragraphs, quiet: false)
         @document = document
+        @quiet = quiet
         worded = paragraphs.reject(&:blank?)
         @makeups = (worded.empty? ? paragraphs : worded).group_by(&:makeup).map { |_, list| [list.first, list.size] }
       end
 
       # The value of a property that most of them have; the first of those that are as frequent.
       def [](name)
-        counts = @makeups.each_with_object(Hash.new(0)) do |(paragraph, count), sums|
-          sums[look(paragraph, Styles::Properties[name].on)[name]] += count
+        property = Styles::Properties[name]
+        counting = @quiet ? quiet_makeups(property) : @makeups
+        counts = counting.each_with_object(Hash.new(0)) do |(paragraph, count), sums|
+          sums[look(paragraph, property.on)[name]] += count
         end
         counts.max_by(&:last).first
       end
@@ -31,6 +37,22 @@ module Norvel
       end
 
       private
+
+      # Those whose style gives the value, unless they are so few that it is no emphasis of the others.
+      def quiet_makeups(property)
+        styled = @makeups.reject { |paragraph, _| by_hand?(paragraph, property) }
+        return @makeups if styled.empty?
+        few = styled.sum(&:last) <= @makeups.sum(&:last) * (1 - NEARLY_ALL)
+        (few && !Fitting::EMPHASIS.include?(property.name)) ? @makeups : styled
+      end
+
+      def by_hand?(paragraph, property)
+        slots = Styles::Properties.slots_of(property.name)
+        return slots.any? { |slot| paragraph.direct.key?(slot) } if property.on == :paragraph
+        looked = @document.letter_look(paragraph)
+        run = paragraph.letters.find { |one| @document.run_look(one, paragraph).equal?(looked) }
+        !run.nil? && slots.any? { |slot| run.direct.key?(slot) }
+      end
 
       def look(paragraph, place)
         (place == :run) ? @document.letter_look(paragraph) : @document.look(paragraph)

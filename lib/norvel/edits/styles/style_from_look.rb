@@ -13,7 +13,7 @@ module Norvel
       def change(document)
         values = SharedLook.new(document, chosen(document, @ids)).beyond(document.sheet.default)
         made = DefineStyle.new(@name, values:).change(document)
-        AssignStyle.new(@ids, made.sheet.named(@name.to_s.strip).id, clear: :emphasis_kept).change(made)
+        PutInStyle.new(@ids, made.sheet.named(@name.to_s.strip).id).change(made)
       end
 
       def title(_document)

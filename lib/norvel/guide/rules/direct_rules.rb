@@ -73,7 +73,7 @@ module Norvel
 
         def put(style, role, sure)
           why = RoleRules::UNSURE unless sure
-          why ||= "their style is not in the guide" if @guide.role(role).empty?
+          why ||= "no guide asks for that style" if @guide.role(role).empty?
           Mend.new(name: "apply_role_style", label: "Put them in #{style}", safe: why.nil?,
             steps: [[:put_in_style, style, role]], why:)
         end

@@ -8,7 +8,7 @@ module Norvel
       # cleared.
       class RoleRules < Family
         RULES = [
-          Rule.new(name: "headings.unmarked", goes_by: :look, stage: :roles),
+          Rule.new(name: "headings.unmarked", goes_by: :look, stage: :roles, switch: ["headings", "unmarked"]),
           Rule.new(name: "role.*.style", goes_by: :look, stage: :roles),
           Rule.new(name: "role.*", goes_by: :look, stage: :values)
         ].freeze
@@ -21,7 +21,8 @@ module Norvel
 
         # Does the guide name styles for headings?
         def self.unmarked?(guide)
-          (1..6).any? { |level| guide.role("heading_#{level}")["style"] }
+          !Rules["headings.unmarked"].said(guide).nil? ||
+            (1..6).any? { |level| guide.role("heading_#{level}")["style"] }
         end
 
         def self.asked_of(guide, role)
@@ -40,6 +41,7 @@ module Norvel
           asked = asked(role)
           return [] if asked.empty? || too_short?(asked, paragraph)
           return [unmarked(paragraph, role, asked)].compact if @check.suggested?(paragraph) && asked["style"]
+          return [] if @guide.role(role).empty?
           [style(paragraph, role, asked), *properties(paragraph, role)].compact
         end
 
@@ -51,7 +53,7 @@ module Norvel
           @asked ||= Hash.new do |known, name|
             stated = @guide.role(name)
             usual = stated.empty? && name.start_with?("heading_") && self.class.unmarked?(@guide)
-            known[name] = usual ? {"style" => Roles[name].style} : stated
+            known[name] = usual ? {"style" => Edits::PutInRoles.style_name(name, @guide, @document)} : stated
           end
           @asked[role]
         end
@@ -64,10 +66,10 @@ module Norvel
           wanted = asked["style"] or return
           return if in_style?(paragraph, wanted)
           name = @document.style_name(paragraph)
-          sure = sure?(paragraph, role)
+          why = why_not(paragraph, role, wanted)
           message = "#{speak(role)} is in #{name}, not in #{wanted}"
-          finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name, sure],
-            mend: put_in_style(wanted, role, sure), cite: asked["cite"])
+          finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name, why],
+            mend: put_in_style(wanted, role, why), cite: asked["cite"])
         end
 
         # A paragraph that plays a role by its look alone. It is judged by the role's rules once it is in the role's
@@ -75,20 +77,26 @@ module Norvel
         def unmarked(paragraph, role, asked)
           wanted = asked["style"]
           return if in_style?(paragraph, wanted)
-          sure = sure?(paragraph, role)
+          why = why_not(paragraph, role, wanted)
           name = @document.style_name(paragraph)
           decided = @document.decisions.key?(paragraph.id)
           message = "#{decided ? "Is" : "Looks like"} #{speak(role, lower: true)}, and is in #{name}"
           finding(role.start_with?("heading_") ? "headings.unmarked" : "role.#{role}.style", paragraph:, message:,
-            asked: wanted, found: @document.settled.because(paragraph).first(3).join(", "), cause: [role, sure, name],
-            mend: put_in_style(wanted, role, sure), cite: asked["cite"])
+            asked: wanted, found: @document.settled.because(paragraph).first(3).join(", "), cause: [role, why, name],
+            mend: put_in_style(wanted, role, why), cite: asked["cite"])
         end
 
-        def put_in_style(wanted, role, safe)
+        # Why a person is asked first, nil where nobody needs to be.
+        def why_not(paragraph, role, wanted)
+          return UNSURE unless sure?(paragraph, role)
+          Check::RENUMBERS if @check.renumbers?(paragraph, wanted)
+        end
+
+        def put_in_style(wanted, role, why)
           return unless style_for_paragraphs?(wanted)
           @put_in_style ||= {}
-          @put_in_style[[wanted, role, safe]] ||= Mend.new(name: "apply_role_style", label: "Put them in #{wanted}",
-            safe:, steps: [[:put_in_style, wanted, role]], why: (UNSURE unless safe))
+          @put_in_style[[wanted, role, why]] ||= Mend.new(name: "apply_role_style", label: "Put them in #{wanted}",
+            safe: why.nil?, steps: [[:put_in_style, wanted, role]], why:)
         end
 
         # Can it be put in another style without a look? Where it is in a style that someone made and that says nothing

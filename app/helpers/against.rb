@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+# What a document is held against: nothing, a guide, or a template whose styles it takes. Chosen by a person, who is
+# asked once; what was chosen last stands in the next form.
+module Against
+  NOTHING = "nothing yet"
+
+  # What a form said: {guide:, template:}, each nil where it is not meant. Raises Norvel::Refused.
+  def against(sent = params[:against])
+    kind, name = sent.to_s.split(":", 2)
+    chosen = {guide: (name if kind == "guide"), template: (name if kind == "template")}
+    raise Norvel::Refused, "There is no such guide." if chosen[:guide] && !Norvel::Guide.shipped.key?(chosen[:guide])
+    if chosen[:template] && !SavedTemplate.all_by_key.key?(chosen[:template])
+      raise Norvel::Refused, "There is no such template."
+    end
+    env["rack.session"]["against"] = sent.to_s[0, 200]
+    chosen
+  end
+
+  # The options of that form. chosen: as it is sent; by default what was chosen last
+  def against_options(chosen = env["rack.session"]["against"])
+    guides = Norvel::Guide.shipped.map { |id, guide| ["guide:#{id}", "#{guide.name}, #{guide.data["edition"]}"] }
+    templates = SavedTemplate.all_by_key.map { |key, name| ["template:#{key}", name] }
+    groups = [["Guides", guides], ["Templates: their styles", templates]].map do |label, list|
+      %(<optgroup label="#{label}">#{options(list, chosen)}</optgroup>)
+    end
+    options([["", NOTHING]], chosen) + groups.join
+  end
+
+  # How a manuscript's choice is sent.
+  def against_key(item = manuscript)
+    return "guide:#{item.guide}" if item.guide
+    item.template ? "template:#{item.template}" : ""
+  end
+
+  # "Ravelmouth Graduate Office, thesis format 2026", "the template Short notice", "no guide".
+  def against_words(item = manuscript)
+    return "#{item.rules.name} #{item.rules.data["edition"]}".strip if item.guide
+    name = item.template && SavedTemplate.all_by_key[item.template]
+    name ? "the template #{name}" : "no guide"
+  end
+
+  # The address of the page that is seen, also where a piece of it is asked for.
+  def here_path
+    seen = env["HTTP_HX_CURRENT_URL"] and return URI(seen).request_uri
+    request.get? ? request.fullpath : path_to("galley")
+  rescue URI::InvalidURIError
+    path_to("galley")
+  end
+
+  def guided?
+    !manuscript.rules.none?
+  end
+end
