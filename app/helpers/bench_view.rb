@@ -181,7 +181,7 @@ module BenchView
   def key_words
     {
       "j k" => "next, previous paragraph", "x" => "select one more", "Shift A" => "all that look like this",
-      "Shift S" => "all in its style", "Shift R" => "all of its role", "Shift N" => "from here to the next heading",
+      "Shift S" => "all in its style", "Shift R" => "all of its kind", "Shift N" => "from here to the next heading",
       "Shift E" => "everything", "0" => "body text", "1 – 6" => "heading 1 to 6", **usual_letters,
       **own_letters.transform_values { |id| document.sheet[id].name }, "/" => "find", "u" => "take back",
       "g s, g a, g f, g h" => "survey, galley, findings, handover"

@@ -4,7 +4,7 @@
 module MattersView
   NAMES = {"front" => "Front matter", "body" => "Body", "back" => "Back matter"}.freeze
   FORMATS = {"decimal" => "1, 2, 3", "lower_roman" => "i, ii, iii", "upper_roman" => "I, II, III",
-             "lower_letter" => "a, b, c", "upper_letter" => "A, B, C", "none" => "no label"}.freeze
+             "lower_letter" => "a, b, c", "upper_letter" => "A, B, C", "none" => "no number"}.freeze
   BEGINS = {"next_page" => "on the next page", "odd_page" => "on the next right page",
             "even_page" => "on the next left page"}.freeze
   PLACES = %w[bottom_center bottom_right bottom_left top_right top_center top_left]
@@ -120,7 +120,7 @@ module MattersView
     part = Norvel::Parts.new(document).list.find { |one| %w[references appendices].include?(one.name) && one.heading }
     return unless part
     Row.new(NAMES["back"], nil, "decimal", nil, true, "next_page",
-      "Where it has labels of its own, it seems to begin at “#{cut(part.heading.text.strip, 40)}”.")
+      "Where it has page numbers of its own, it seems to begin at “#{cut(part.heading.text.strip, 40)}”.")
   end
 
   def asked_row
@@ -132,7 +132,7 @@ module MattersView
   end
 
   def place_of_matter(paragraph)
-    return "the begin of the text" if paragraph.equal?(document.paragraphs.first)
+    return "the first page" if paragraph.equal?(document.paragraphs.first)
     text = paragraph.text.strip
     text.empty? ? "section #{paragraph.section}" : cut(text, 44)
   end

@@ -58,7 +58,7 @@ RSpec.describe Norvel::Edits do
     document = docx(p("") + p(r("a")) + p(r("b", "<w:b/>")))
     blanks = Norvel::Edits::RemoveBlankParagraphs.new(:all, keep_gaps: false)
     several = Norvel::Edits::Several.new([blanks, blanks, Norvel::Edits::ClearDirect.new(:all)])
-    expect(several.details(document)).to eq ["Remove 1 blank paragraph", "Remove 0 blank paragraphs", "Let go of what was set by hand on 1 paragraph"]
+    expect(several.details(document)).to eq ["Remove 1 blank paragraph", "Remove 0 blank paragraphs", "Clear what was set by hand on 1 paragraph"]
     expect(blanks.details(document)).to eq []
   end
 

@@ -71,9 +71,21 @@ class Promised
     return false if was.style_id == now.style_id
     style, property = @after.style_of(now), Norvel::Styles::Properties[name]
     given = ->(document) { document.cascade.of_style(document.sheet[style.id], property.on)[name] }
-    return true if said_by_style_left?(was, property)
+    return true if said_by_style_left?(was, property) || made_of_most?(style, property, given[@after])
     there = @before.sheet[style.id] ? property.same?(given[@before], given[@after]) : !made_for[style.name]&.include?(was.id)
     there && property.same?(given[@after], look[name])
+  end
+
+  # Was the style made for paragraphs of which nearly all had the value by hand, or that came from several styles, of
+  # which it can be like one alone?
+  def made_of_most?(style, property, value)
+    ids = made_for[style.name] or return false
+    values = ids.map { |id| @before.paragraph(id) }.map do |one|
+      ((property.on == :run) ? @before.letter_look(one) : @before.look(one))[property.name]
+    end
+    had = values.count { |one| property.same?(one, value) }
+    several = ids.map { |id| @before.paragraph(id).style_id }.uniq.size > 1
+    had >= ids.size * Norvel::Edits::SharedLook::NEARLY_ALL || several
   end
 
   # Did the style that it left say so, and not a hand?

@@ -40,11 +40,11 @@ RSpec.describe "the plan", type: :feature do
     expect(page).to have_css("#plan-bench", text: "must 1,085 → 32")
     expect(page).to be_axe_clean.within("#station")
     before = names
-    uncheck "35 paragraphs go in Heading 2, which takes their look"
+    uncheck "35 paragraphs go in Heading 2"
     expect(page).to have_css(".planleft td", text: "left out of the plan")
-    check "24 paragraphs go in Bibliography, which takes their look"
+    check "24 paragraphs go in Bibliography"
     expect(page).to have_css("#plan-bench", text: "must 1,085 → 67")
-    expect(page).to have_unchecked_field("35 paragraphs go in Heading 2, which takes their look")
+    expect(page).to have_unchecked_field("35 paragraphs go in Heading 2")
     click_button "Do these"
     expect(page).to have_css("#said", text: "Mend all that is safe", wait: 20)
     expect(names.values.tally.slice("Heading 2", "Heading 1", "Bibliography", "Body Text")).to eq("Heading 1" => 9, "Bibliography" => 24, "Body Text" => 256)
@@ -58,10 +58,11 @@ RSpec.describe "the plan", type: :feature do
     id = document.paragraphs.find { |one| one.text.start_with?("1.2 ") }.id
     visit "/manuscripts/#{@manuscript.id}/galley?at=#{id}"
     find("#row-#{id} .scell").click
-    expect(page).to have_css("#bench .reads", text: "Reads as heading 2")
+    expect(page).to have_css("#bench .roleline", text: "Looks like heading 2")
+    find("summary", text: "This is no heading …").click
     select "no heading", from: "It is"
     click_button "Remember it"
-    expect(page).to have_css("#bench .reads", text: "as you said")
+    expect(page).to have_no_css("#bench .roleline", text: "Looks like heading")
     visit "/manuscripts/#{@manuscript.id}/plan"
     expect(page).to have_css(".planparts td", text: "34 paragraphs go in Heading 2")
   end
@@ -71,11 +72,14 @@ RSpec.describe "the plan", type: :feature do
     at_station(package(p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r("Sources", '<w:b/><w:sz w:val="28"/>')) + p(r("Some text.")), styles:), "galley?at=2")
     find("#row-2 .scell").click
     expect(page).to have_css("#bench h2", text: "Paragraph 2")
-    select "Heading 1", from: "Put in style"
-    expect(page).to have_css("#put-differences", text: "colour #2f5496 instead of automatic")
-    select "the style takes this look", from: "What differs"
-    find("#put button").click
-    expect(page).to have_css("#said", text: "Put 1 paragraph in Heading 1")
+    find("#more-styles summary").click
+    select "Heading 1", from: "style"
+    expect(page).to have_css("#put-outcome", text: "colour automatic → #2f5496")
+    expect(page).to have_button("Put in Heading 1")
+    find("summary", text: "The style takes this look …").click
+    select "Heading 1", from: "adopting"
+    click_button "Let it take this look"
+    expect(page).to have_css("#said", text: "Let Heading 1 take their look, put 1 paragraph in Heading 1")
     now = document
     expect([now.sheet["Heading1"].run[:color], now.letter_look(now.paragraphs[0])[:bold], now.paragraphs[1].runs[0].direct]).to eq ["auto", true, set]
   end
@@ -87,9 +91,9 @@ RSpec.describe "the plan", type: :feature do
     id = document.stories.first.paragraphs.first.id
     find("#row-#{id} .scell").click
     expect(page).to have_css("#bench h2", text: "Running foot of section 1")
-    select "Minutes Head", from: "Put in style"
-    select "as the style is, nothing by hand", from: "What differs"
-    find("#put button").click
+    find("#more-styles summary").click
+    select "Minutes Head", from: "style"
+    click_button "Put in Minutes Head"
     expect(page).to have_css("#row-#{id} .sname", text: "Minutes Head")
     expect(page).to have_css("#take-back", text: "1 in running feet")
     written = Norvel::Formats.read(Norvel::Formats.write(document).bytes, name: "m.docx").stories.first.paragraphs.first

@@ -46,7 +46,7 @@ RSpec.describe "the sheets set up", type: :feature do
   it "give the thesis roman front matter, heads by chapter, contents and lists, all right on every line" do
     bring("sheets/matters")
     select "CHAPTER 1. THE ESTUARY AND ITS MILLS", from: "Body begins at, row 2"
-    select "i, ii, iii", from: "Labels, row 1"
+    select "i, ii, iii", from: "Page numbers, row 1"
     select "not shown", from: "Label on its first page, row 1"
     see_and_keep "Number pages i, …; 1, …"
 
@@ -64,7 +64,7 @@ RSpec.describe "the sheets set up", type: :feature do
     at_station("sheets/parts")
     expect(page).to be_axe_clean.within("#station")
     {"Contents" => "contents", "List of figures" => "list of figures", "List of tables" => "list of tables"}.each do |row, words|
-      within("tr", text: /\A#{row}/) { click_button "put it in …" }
+      within("tr", text: /\A#{row}/) { click_button "insert …" }
       expect(page).to have_css(".ripple", text: "Put in the #{words}, not kept yet")
       keep "Put in the #{words}"
     end

@@ -89,13 +89,12 @@ RSpec.describe "styles", type: :feature do
   it "lets a style adopt the look of a paragraph, and all of it follow" do
     document = manuscript.document
     hand = document.paragraphs.find { |p| p.text.start_with?("Hours and tides") }
-    manuscript.perform(Norvel::Edits::PutInStyle.new([hand.id], "Heading1", hand: :stays), version: 0)
+    manuscript.perform(Norvel::Edits::ChangeStyle.new("Heading1", {size: 30.0}), version: 0)
+    manuscript.reload.perform(Norvel::Edits::PutInStyle.new([hand.id], "Heading1", hand: :stays), version: 1)
     visit "#{at}/galley?at=#{hand.id}"
-    expect(page).to have_css("#bench h2", text: "Paragraph")
-    manuscript.reload.perform(Norvel::Edits::ChangeStyle.new("Heading1", {size: 30.0}), version: 1)
-    visit "#{at}/galley?at=#{hand.id}"
-    click_button "Let Heading 1 adopt this look"
-    expect(page).to have_css("#said", text: "adopt the look of paragraph")
+    find("summary", text: "The style takes this look …").click
+    click_button "Let it take this look"
+    expect(page).to have_css("#said", text: "take the look of paragraph")
     expect([styles["Heading1"].run[:size], Manuscript.find(manuscript.id).document.paragraph(hand.id).runs[0].direct.empty?]).to eq [18.0, true]
   end
 
@@ -136,8 +135,9 @@ RSpec.describe "styles", type: :feature do
     heading = manuscript.document.paragraphs.find { |p| p.style_id == "Heading1" }
     manuscript.perform(Norvel::Edits::Several.new([Norvel::Edits::MakeEqual.new([heading.id], :align, "right")]), version: 0)
     visit "#{at}/galley?at=#{heading.id}"
-    click_button "Let Heading 1 adopt this look"
-    expect(page).to have_css("#said", text: "Let Heading 1 adopt")
+    find("summary", text: "The style takes this look …").click
+    click_button "Let it take this look"
+    expect(page).to have_css("#said", text: "Let Heading 1 take the look")
     now = Manuscript.find(manuscript.id).document
     expect(now.paragraphs.select { |p| p.style_id == "Heading1" }.map { |p| now.look(p)[:align] }.uniq).to eq ["right"]
   end
@@ -217,6 +217,7 @@ RSpec.describe "styles", type: :feature do
     expect(page).to have_css("#bench h2", text: "Paragraph")
     find("body").send_keys("R")
     expect(page).to have_css("#selected", text: "24 selected")
+    find("summary", text: "A new style of this look …").click
     fill_in "make-name", with: "Long Quotation"
     click_button "Make it"
     expect(page).to have_css("#said", text: "Make the style Long Quotation from 24 paragraphs")
@@ -229,8 +230,9 @@ RSpec.describe "styles", type: :feature do
     paragraph = manuscript.document.paragraph(4)
     find("#row-4 .scell").click
     expect(page).to have_css("#bench h2", text: "Paragraph 4")
+    find("#letters-fold summary").click
     fill_in "some-words", with: paragraph.text.split.first(2).join(" ")
-    select "Work Title", from: "character"
+    select "Work Title", from: "character-some"
     within("#words-form") { click_button "Set" }
     expect(page).to have_css("#said", text: "in Work Title")
     made = Manuscript.find(manuscript.id).document

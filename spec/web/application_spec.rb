@@ -10,7 +10,7 @@ RSpec.describe "the web application", :web do
 
   before { self.class.include(Rack::Test::Methods) }
 
-  let(:manuscript) { Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx") }
+  let(:manuscript) { Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx", guide: "ravelmouth-thesis") }
 
   def token
     get "/"

@@ -58,7 +58,7 @@ RSpec.describe "stations as plain pages" do
     look = Norvel::Survey.of(document).looks.find { |group| group.role == "list_item" }
     form "edits/look", look_group: look.key, style: "BodyText"
     expect_done "Put #{look.size} paragraphs in Body Text"
-    again = Norvel::Survey.of(document).looks.find { |group| group.role == "list_item" }
+    again = Norvel::Survey.of(document).looks.find { |group| group.role == "body" }
     form "edits/look", look_group: again.key, name: "Steps", by: "name"
     expect_done "Make the style Steps"
     expect(document.uses[document.sheet.named("Steps").id]).to eq again.size

@@ -135,15 +135,13 @@ module Norvel
 
       # Would a paragraph print another number, or one where it prints none, in the style of this name?
       def renumbers?(paragraph, name)
-        @lists ||= Hash.new do |known, called|
-          style = document.sheet.called(called)
-          known[called] = style && document.cascade.list_of(paragraph.with(style_id: style.id, direct: NOTHING))
-        end
-        by_hand = paragraph.direct[:list_id] if paragraph.direct[:list_id]&.nonzero?
-        document.cascade.list_of(paragraph)&.first != (@lists[name]&.first || by_hand)
+        style = document.sheet.called(name)
+        place = document.cascade.list_of(paragraph)
+        return !place.nil? && !paragraph.direct[:list_id]&.nonzero? if style.nil?
+        bare = Edits::Undressing.without_list(document.sheet, style, paragraph.direct)
+        document.cascade.list_of(paragraph.with(style_id: style.id, direct: bare)) != place
       end
 
-      NOTHING = Styles::PropertySet::EMPTY
       RENUMBERS = "they would print other numbers, or none"
 
       # Does its style say otherwise, or nothing?

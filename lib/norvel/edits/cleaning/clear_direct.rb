@@ -30,7 +30,7 @@ module Norvel
         what = named ? "#{named.join(", ")} set by hand" : "what was set by hand"
         touched = change(document)
         number = document.everything.zip(touched.everything).count { |was, now| !was.equal?(now) }
-        "Let go of #{what} on #{count(number)}"
+        "Clear #{what} on #{count(number)}"
       end
 
       private

@@ -17,7 +17,7 @@ module Norvel
       end
 
       def title(_document)
-        return "Let styles say what #{count(@ids.size)} set by hand the same" if @ruled.empty?
+        return "Clear what #{count(@ids.size)} set by hand as the style has it" if @ruled.empty?
         "Let styles set the #{@ruled.map { |name| Styles::Properties[name].label.downcase }.join(", ")} " \
           "of #{count(@ids.size)}"
       end

@@ -13,7 +13,7 @@ module Norvel
       end
 
       def change(document)
-        raise Refused, "There is no such role." unless @said.nil? || SAID.include?(@said)
+        raise Refused, "There is no such kind of paragraph." unless @said.nil? || SAID.include?(@said)
         chosen(document, @ids)
         kept = document.decisions.except(*@ids)
         document.with(decisions: (@said ? kept.merge(@ids.to_h { |id| [id, @said] }) : kept).freeze)

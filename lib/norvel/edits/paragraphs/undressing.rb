@@ -6,6 +6,12 @@ module Norvel
     # stay so: by emphasis, as code, above or below the line, by language, in a character style. Nothing is set by hand
     # that was not.
     class Undressing
+      # What is set by hand on a paragraph in a style that has a list of its own, which gives its markers.
+      def self.without_list(sheet, style, set)
+        own = sheet.chain(style).any? { |link| link.paragraph[:list_id]&.nonzero? }
+        own ? set.without(*set.keys.select { |slot| slot.start_with?("list_") }) : set
+      end
+
       # before, after: Documents, the second with the style as it is then; hand: :goes, or :stays where a person says so
       # (then only what the style gives anyway goes); ruled: properties that are the style's in any case
       def initialize(before, after, hand: :goes, ruled: [])
@@ -42,17 +48,10 @@ module Norvel
 
       def lines(was, style_id)
         @known[[was.style_id, was.direct, was.table, style_id]] ||= begin
-          set = without_list(was.direct, style_id)
+          set = Undressing.without_list(@after.sheet, @after.sheet[style_id], was.direct)
           set = @stays ? set.without(*@ruled) : kept(set, :paragraph).without(:outline_level)
           needed(set, ->(other) { @after.look(was.with(style_id:, direct: other)) })
         end
-      end
-
-      # A style that has a list of its own gives its markers.
-      def without_list(set, style_id)
-        style = @after.sheet[style_id]
-        own = style && @after.sheet.chain(style).any? { |link| link.paragraph[:list_id]&.nonzero? }
-        own ? set.without(*set.keys.select { |slot| slot.start_with?("list_") }) : set
       end
 
       # The mark is the height of a blank paragraph, and the look of a list's marker.

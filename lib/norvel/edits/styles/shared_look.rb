@@ -18,7 +18,9 @@ module Norvel
       # The value of a property that most of them have; the first of those that are as frequent.
       def [](name)
         property = Styles::Properties[name]
-        counting = @quiet ? quiet_makeups(property) : @makeups
+        whole = @makeups.reject { |paragraph, _| mixed(paragraph).include?(name) }
+        return of_style(property) if whole.empty?
+        counting = @quiet ? quiet_makeups(whole, property) : whole
         counts = counting.each_with_object(Hash.new(0)) do |(paragraph, count), sums|
           sums[look(paragraph, property.on)[name]] += count
         end
@@ -30,6 +32,7 @@ module Norvel
         Fitting::KINDS.flat_map { |place, names|
           given = @document.cascade.of_style(style, place)
           names.filter_map do |name|
+            next if @quiet && tabled?(Styles::Properties[name])
             value = self[name]
             [name, value] unless Styles::Properties[name].same?(value, given[name])
           end
@@ -38,17 +41,39 @@ module Norvel
 
       private
 
+      # Does their table say it of some of them? A style of their own would say otherwise of the others.
+      def tabled?(property)
+        @makeups.any? do |paragraph, _|
+          paragraph.table && @document.cascade.decided(property.name, paragraph, paragraph.letters.first).kind == :table
+        end
+      end
+
+      # Does it have the value from a list that it was put in by hand?
+      def listed?(paragraph, property)
+        paragraph.direct.key?(:list_id) && @document.cascade.decided(property.name, paragraph).kind == :list
+      end
+
       # Those whose style gives the value, unless they are so few that it is no emphasis of the others.
-      def quiet_makeups(property)
-        styled = @makeups.reject { |paragraph, _| by_hand?(paragraph, property) }
-        return @makeups if styled.empty?
-        few = styled.sum(&:last) <= @makeups.sum(&:last) * (1 - NEARLY_ALL)
-        (few && !Fitting::EMPHASIS.include?(property.name)) ? @makeups : styled
+      def quiet_makeups(makeups, property)
+        styled = makeups.reject { |paragraph, _| by_hand?(paragraph, property) }
+        return makeups if styled.empty?
+        few = styled.sum(&:last) <= makeups.sum(&:last) * (1 - NEARLY_ALL)
+        (few && !Fitting::EMPHASIS.include?(property.name)) ? makeups : styled
+      end
+
+      # What only some words of a paragraph have is theirs, and no look of the paragraph.
+      def mixed(paragraph)
+        (@mixed ||= {}.compare_by_identity)[paragraph] ||= Fitting.new(@document, @document).mixed(paragraph)
+      end
+
+      def of_style(property)
+        @document.cascade.of_style(@document.style_of(@makeups.first.first), property.on)[property.name]
       end
 
       def by_hand?(paragraph, property)
         slots = Styles::Properties.slots_of(property.name)
-        return slots.any? { |slot| paragraph.direct.key?(slot) } if property.on == :paragraph
+        return slots.any? { |slot| paragraph.direct.key?(slot) } || listed?(paragraph, property) if property
+          .on == :paragraph
         looked = @document.letter_look(paragraph)
         run = paragraph.letters.find { |one| @document.run_look(one, paragraph).equal?(looked) }
         !run.nil? && slots.any? { |slot| run.direct.key?(slot) }

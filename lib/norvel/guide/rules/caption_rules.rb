@@ -16,7 +16,7 @@ module Norvel
           "table" => /\A(?:tab(?:le|elle|ella|la|ela|\.)?|tableau|tabel)\b/i
         }.freeze
         SIDES = {"above" => -1, "below" => 1}.freeze
-        WHY = "it moves a caption to the other side: look at it first"
+        WHY = "it moves a caption to the other side"
 
         def self.asked(guide, _roles)
           places = KINDS.any? { |kind| guide.captions.key?(kind) }

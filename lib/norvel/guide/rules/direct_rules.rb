@@ -12,7 +12,7 @@ module Norvel
 
         # A guide keeps by these names; positions are kept anyway.
         KEPT = {"superscript" => :position, "subscript" => :position}.freeze
-        SAME = Mend.new(name: "clear_direct", label: "Let the style say it", safe: true, steps: [[:let_style_say, []]])
+        SAME = Mend.new(name: "clear_direct", label: "Clear it: the style says the same", safe: true, steps: [[:let_style_say, []]])
 
         def initialize(check)
           super
@@ -58,7 +58,7 @@ module Norvel
 
         def mend(paragraph, seen)
           return SAME if seen.empty?
-          put_in_usual(paragraph) || @clear.with(why: "it would look otherwise: #{seen.join(", ")}")
+          put_in_usual(paragraph) || @clear.with(why: "it would change how it looks: #{seen.join(", ")}")
         end
 
         # Text of a role that the guide names no style for, still in the file's base style: a style of its own can take
@@ -68,11 +68,12 @@ module Norvel
           role = @check.role(paragraph)
           style = Roles[role].style
           return if style.nil? || @guide.role(role)["style"] || role == "body" || !style_for_paragraphs?(style)
-          @puts[[role, @check.sure?(paragraph)]] ||= put(style, role, @check.sure?(paragraph))
+          why = RoleRules::UNSURE unless @check.sure?(paragraph)
+          why ||= Check::RENUMBERS if @check.renumbers?(paragraph, style)
+          @puts[[role, why]] ||= put(style, role, why)
         end
 
-        def put(style, role, sure)
-          why = RoleRules::UNSURE unless sure
+        def put(style, role, why)
           why ||= "no guide asks for that style" if @guide.role(role).empty?
           Mend.new(name: "apply_role_style", label: "Put them in #{style}", safe: why.nil?,
             steps: [[:put_in_style, style, role]], why:)

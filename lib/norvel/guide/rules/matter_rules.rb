@@ -69,7 +69,7 @@ module Norvel
           asked = matter["label"] or return
           odd = sheets.find { |sheet| format_of(sheet) != asked } or return
           found("label", odd, asked: FORMS[asked], found: FORMS.fetch(format_of(odd), format_of(odd)),
-            message: "Pages of the #{matter["matter"]} matter are not labelled #{FORMS[asked]}")
+            message: "Pages of the #{matter["matter"]} matter are not numbered #{FORMS[asked]}")
         end
 
         def restart(matter, sheet)
