@@ -25,6 +25,13 @@ module Norvel
         @levels = rank
       end
 
+      # Do other headings look the same but for their size, and does no number say its level?
+      def by_size?(paragraph)
+        @sizes ||= @levels.keys.group_by { |kind| kind.to_a.drop(1) }
+        kind = @kinds[paragraph.id]
+        Traits.of(paragraph).form.nil? && @sizes.fetch(kind.to_a.drop(1), []).size > 1
+      end
+
       # 1–6
       def level(paragraph)
         stated(paragraph) || numbered_deeper(paragraph) || beside_numbered(paragraph) || by_form(paragraph)

@@ -12,7 +12,8 @@ module Norvel
 
         # A guide keeps by these names; positions are kept anyway.
         KEPT = {"superscript" => :position, "subscript" => :position}.freeze
-        SAME = Mend.new(name: "clear_direct", label: "Clear it: the style says the same", safe: true, steps: [[:let_style_say, []]])
+        SAME = Mend.new(name: "clear_direct", label: "Clear it: the style says the same", safe: true,
+          steps: [[:let_style_say, []]])
 
         def initialize(check)
           super

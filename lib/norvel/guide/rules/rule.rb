@@ -14,9 +14,9 @@ module Norvel
           File.fnmatch(name, rule)
         end
 
-        # The word the guide has at its switch; nil when it says nothing or allows it.
+        # The word the guide has at its switch, or for all of its group; nil when it says nothing or allows it.
         def said(guide)
-          word = switch && guide.data.dig(*switch)
+          word = switch&.inject(guide.data) { |stated, key| stated.is_a?(Hash) ? stated[key] : stated }
           word unless word == "allow"
         end
 

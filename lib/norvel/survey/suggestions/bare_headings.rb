@@ -39,7 +39,14 @@ module Norvel
         end
 
         def sentence?(seen)
-          seen.sentence? && !seen.text.end_with?("?")
+          seen.sentence? && !(seen.text.end_with?("?") && questions?)
+        end
+
+        # Does the text go from question to question? One here and there in running text is no heading.
+        def questions?
+          return @questions unless @questions.nil?
+          asked = worded.count { |one| traits(one).words <= LINE && traits(one).text.end_with?("?") }
+          @questions = asked >= 3 && asked * 4 >= worded.size
         end
 
         def counted?(paragraph)

@@ -64,7 +64,17 @@ module Norvel
 
         def code?(paragraph)
           text = paragraph.text
-          text.size <= 120 && CODE.match?(text) && !text.match?(/\A[[:upper:]][[:lower:]]+ [[:lower:]]+ [[:lower:]]+/)
+          text.size <= 120 && CODE.match?(text) && !worded_item?(paragraph) &&
+            !text.match?(/\A[[:upper:]][[:lower:]]+ [[:lower:]]+ [[:lower:]]+/)
+        end
+
+        ITEM = /\A[^{}()=<>\[\]]*;\s*\z/ # words, with no sign of a program but a semicolon
+
+        # "a float of copper;", "(b) two days of a carpenter;": an item of a list.
+        def worded_item?(paragraph)
+          seen = traits(paragraph)
+          return true if seen.bullet? || look(paragraph)[:list] || %i[letter decimal roman].include?(seen.kind)
+          seen.words >= 3 && ITEM.match?(seen.text) && !seen.text.match?(/\A(?:#{KEYWORDS})\b/o)
         end
 
         def typewritten?(paragraph)

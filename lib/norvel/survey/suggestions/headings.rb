@@ -13,12 +13,19 @@ module Norvel
           accepted = consistent
           levels = HeadingLevels.new(accepted, document, marked:, follows: @draft.method(:following))
           accepted.each do |paragraph|
-            put(paragraph, "heading_#{levels.level(paragraph)}", @scores[paragraph.id].confidence,
+            put(paragraph, "heading_#{levels.level(paragraph)}", sureness(paragraph, levels),
               *@scores[paragraph.id].because)
           end
         end
 
         private
+
+        BY_SIZE = 0.9 # sure at most, where the level hangs on the size of the letters alone
+
+        def sureness(paragraph, levels)
+          sure = @scores[paragraph.id].confidence
+          levels.by_size?(paragraph) ? [sure, BY_SIZE].min : sure
+        end
 
         def marked
           worded.filter_map { |paragraph| (level = @draft.found[paragraph.id]&.level) && [paragraph, level] }.to_h

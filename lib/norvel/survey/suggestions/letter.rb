@@ -64,7 +64,13 @@ module Norvel
         def labelled?(paragraph)
           seen = traits(paragraph)
           seen.label? && !seen.text.end_with?(":") && !seen.prose? && seen.kind.nil? && !seen.bullet? &&
-            !numbered_label?(seen) && !letters(paragraph)[:bold]
+            !numbered_label?(seen) && !letters(paragraph)[:bold] && !task?(paragraph)
+        end
+
+        # "Ottilie: order the planks": under running text what someone is to do, an item of a list.
+        def task?(paragraph)
+          @prose ||= worded.index { |one| traits(one).prose? } || worded.size
+          traits(paragraph).text.match?(/:[\s\u00A0]+[[:lower:]]{2,}[\s\u00A0]/) && @draft.place(paragraph) > @prose
         end
 
         # "RQ1: …" hangs as a list's items do.

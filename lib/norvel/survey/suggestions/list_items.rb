@@ -8,6 +8,9 @@ module Norvel
         HANGING = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:
           [\s\u00A0]+\S/x
         WORDS = 60 # of an item with a label
+        COUNTED_WORDS = 20
+        AMOUNT_WORDS = 9
+        AMOUNT = %r{\A[\d½¼¾⅓]+(?:[.,/]\d+)?[\s\u00A0]*(?:[[:alpha:]]{1,5}\.?[\s\u00A0]+)?[[:alpha:]][^.!?]*\z}
         RING = /\Ao[\s\u00A0]+[[:upper:]]/ # a letter for a bullet
 
         def find
@@ -20,6 +23,8 @@ module Norvel
             end
           end
           rings
+          counted
+          amounts
           hanging
         end
 
@@ -30,6 +35,21 @@ module Norvel
           return false if seen.kind == :decimal && seen.depth > 1 && !seen.sentence?
           beside(paragraph).map { |other| traits(other) }
             .any? { |other| other.kind == seen.kind && other.depth == seen.depth }
+        end
+
+        # "TOP 1 …", "Item 2 …" one under the other, as in an agenda.
+        def counted
+          short = left(COUNTED_WORDS).select { |one| one.part == :body && traits(one).form && !traits(one).sentence? }
+          short.chunk_while { |one, other| following(one).equal?(other) && traits(one).form == traits(other).form }
+            .select { |row| row.size > 1 }.flatten
+            .each { |paragraph| put(paragraph, "list_item", 0.82, "counts", "among others that do") }
+        end
+
+        # "500 g cod", "2 onions" one under the other.
+        def amounts
+          short = worded.select { |one| one.part == :body && one.word_count <= AMOUNT_WORDS }
+          rows(short, 3) { |one| AMOUNT.match?(traits(one).text) }.flatten.reject { |one| @draft.known?(one) }
+            .each { |paragraph| put(paragraph, "list_item", 0.8, "an amount", "among others") }
         end
 
         def rings
