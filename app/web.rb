@@ -45,10 +45,10 @@ class Web < Sinatra::Base
   use Rack::Protection::FrameOptions, frame_options: "DENY"
   use Rack::Protection::XSSHeader, nosniff: true
 
-  helpers Page, Against, Putting, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView,
+  helpers Page, Units, Against, Putting, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView,
     StyleLetters, SurveyView, StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView,
     PlanView, HandoverView, TextView, SheetStrokes, SheetsView, SheetAtSize, SheetGround, MattersView, SectionsView,
-    HeadsView, ContentsView, CaptionsView, PartsView, SetupView, TriedView
+    HeadsView, ContentsView, ConsistencyView, CaptionsView, PartsView, SetupView, TriedView
 
   register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
     SettingRoutes, SheetRoutes, HandoverRoutes

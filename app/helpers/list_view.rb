@@ -158,7 +158,7 @@ module ListView
     place = level_place(level)
     return {} if words.include?(nil) || words.map(&:strip) == place.map { |points| Norvel::Length.spoken(points, unit) }
     at, text_at = words.zip(place).map { |text, was|
-      (text.strip == Norvel::Length.spoken(was, unit)) ? was : Norvel::Length.typed(text)
+      (text.strip == Norvel::Length.spoken(was, unit)) ? was : typed_length(text)
     }
     {indent_left: text_at, first_line: (at - text_at).round(4)}
   end

@@ -180,10 +180,6 @@ module Page
     %(<span class="mark #{severity}" role="img" aria-label="#{severity}">#{SEVERITIES.fetch(severity)}</span>)
   end
 
-  def unit
-    "cm"
-  end
-
   # Ids told shortly: "1-3,7".
   def id_spans(ids)
     Spans.write(ids)

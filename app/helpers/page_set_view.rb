@@ -31,12 +31,12 @@ module PageSetView
   def sheet_name(style)
     across, along = [style.width, style.height].minmax
     name = Norvel::PaperSizes.name_of(across, along, 3) ||
-      "#{Norvel::Length.spoken(across, "mm")} × #{Norvel::Length.spoken(along, "mm")}"
+      "#{length_words(across)} × #{length_words(along)}"
     (style.width > style.height) ? "#{name} across" : name
   end
 
   def page_value(style, name)
-    (name == :columns) ? style.columns.to_s : Norvel::Length.spoken(style[name], "mm")
+    (name == :columns) ? style.columns.to_s : length_words(style[name])
   end
 
   # "page style · sections 1–3"
@@ -56,7 +56,7 @@ module PageSetView
     when :header then "head at #{page_value(style, :header)}"
     when :footer then "foot at #{page_value(style, :footer)}"
     when :sheet
-      measure = Norvel::Length.spoken(style.width - style.margin_left - style.margin_right, "mm")
+      measure = length_words(style.width - style.margin_left - style.margin_right)
       "#{page_value(style, :width)} × #{page_value(style, :height)} · measure #{measure}"
     else page_value(style, word.name)
     end
@@ -68,7 +68,7 @@ module PageSetView
       name = name.to_sym
       next unless Norvel::Document::PageStyle::VALUES.include?(name)
       next if text.strip.empty? || text.strip == page_value(style, name)
-      [name, (name == :columns) ? typed_columns(text) : Norvel::Length.typed(text)]
+      [name, (name == :columns) ? typed_columns(text) : typed_length(text)]
     end.to_h
   end
 

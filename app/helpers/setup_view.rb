@@ -18,7 +18,7 @@ module SetupView
 
   def setup_value(section, name)
     sent = params.dig(:of_page, name.to_s) and return sent
-    (name == :columns) ? section.columns.to_s : Norvel::Length.spoken(section[name], "mm")
+    (name == :columns) ? section.columns.to_s : length_words(section[name])
   end
 
   # Where a set-up holds: {"section" => "section 2", …}
@@ -86,12 +86,12 @@ module SetupView
     (params[:of_page] || {}).filter_map { |name, text|
       name = name.to_sym
       next if !FIELDS.include?(name) || text.strip.empty? || text.strip == plain_setup(section, name)
-      [name, (name == :columns) ? typed_columns(text) : Norvel::Length.typed(text)]
+      [name, (name == :columns) ? typed_columns(text) : typed_length(text)]
     }.to_h
   end
 
   def plain_setup(section, name)
-    (name == :columns) ? section.columns.to_s : Norvel::Length.spoken(section[name], "mm")
+    (name == :columns) ? section.columns.to_s : length_words(section[name])
   end
 
   # The sheet that is asked for, where it is another.

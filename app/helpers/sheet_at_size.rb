@@ -83,7 +83,7 @@ module SheetAtSize
   private
 
   def spoken_mm(points)
-    Norvel::Length.spoken(points, "mm")
+    length_words(points)
   end
 
   def measure_and_characters(sheet)

@@ -115,7 +115,7 @@ module SpecimenView
     measure = whose.section_of(paragraph).measure - look[:indent_left] - look[:indent_right]
     counted = set_block(paragraph, whose)&.then { |block| characters_of(block) }
     about = "about #{Norvel::Layout::Fonts.characters(measure, whose.letter_look(paragraph))}"
-    "#{Norvel::Length.spoken(measure, "mm")} · #{counted || about} characters a line"
+    "#{length_words(measure)} · #{counted || about} characters a line"
   end
 
   # Ticks along the document where these paragraphs stand, as one path; +width+ and +height+ in pixels.

@@ -61,7 +61,7 @@ module StyleChanges
     known = Norvel::Styles::Properties.key?(name) && Norvel::Styles::Properties[name].shown?
     raise Norvel::Refused, "There is no property of that name." unless known
     raise Norvel::Refused, "Type a value first." unless sent(:value)
-    [name.to_sym, Norvel::Styles::Properties[name].type.typed(params[:value])]
+    [name.to_sym, typed_property(Norvel::Styles::Properties[name], params[:value])]
   end
 
   # The page set-up that is changed.

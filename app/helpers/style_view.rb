@@ -248,7 +248,7 @@ module StyleView
       property = Norvel::Styles::Properties[name]
       now, = style_value(style, property)
       next if text.to_s.strip.empty? || text.to_s.strip == now || inherit.include?(property.name)
-      [property.name, property.type.typed(text)]
+      [property.name, typed_property(property, text)]
     end.to_h
     changed.merge(inherit.to_h { |name| [name, nil] })
   end

@@ -6,7 +6,7 @@ module FindingRoutes
     app.get("/manuscripts/:id/findings") { station :findings }
 
     app.post("/manuscripts/:id/findings/mend") do
-      group = manuscript.check.groups.find { |g| g.key == params[:group] } or raise Norvel::Refused,
+      group = group_of_findings(params[:group]) or raise Norvel::Refused,
         "That group of findings is not there any more: it may have been mended with another."
       how = group.first.mend&.put? ? {hand:, look: look_chosen} : {}
       edit = group.edit(manuscript.rules, **how) or raise Norvel::Refused,
@@ -37,6 +37,11 @@ module FindingRoutes
     end
 
     app.helpers do
+      # By its key, in the check against the guide or against itself.
+      def group_of_findings(key)
+        (manuscript.check.groups + consistency_groups).find { |group| group.key == key }
+      end
+
       # The same parts ticked, for the address of the looks.
       def plan_query
         %i[shown part offered].to_h { |name| ["#{name}[]", Array(params[name])] }.reject { |_, list| list.empty? }

@@ -171,7 +171,7 @@ module GalleyRoutes
       def picked(pick)
         kind, key = pick.split(":", 2)
         label, list = case kind
-        when "finding" then (group = manuscript.check.groups.find { |g| g.key == key }) &&
+        when "finding" then (group = group_of_findings(key)) &&
           [group.first.message, group.paragraphs]
         when "look" then (group = survey.looks.find { |g| g.key == key }) &&
           ["Look #{group.letter}", group.paragraphs.map(&:id)]

@@ -31,6 +31,13 @@ module Shelf
       redirect to("/"), 303
     end
 
+    # The unit of lengths, for all documents.
+    app.post "/unit" do
+      Preference.unit = params[:unit]
+      place = params[:back].to_s
+      redirect to(place.match?(%r{\A/manuscripts/\d+/[[:graph:]]*\z}) ? place : "/"), 303
+    end
+
     app.get "/manuscripts/:id" do
       redirect to(path_to("galley"))
     end

@@ -3,7 +3,8 @@
 # The survey: what is really in the file. From here whole looks go in styles, and values that were meant to be equal
 # become so.
 module SurveyRoutes
-  VIEWS = {"overview" => "Looks and values", "outline" => "Outline", "lines" => "First lines", "aloud" => "Read aloud"}
+  VIEWS = {"overview" => "Looks and values", "outline" => "Outline", "lines" => "First lines",
+           "consistency" => "Consistency", "aloud" => "Read aloud"}
     .freeze
 
   def self.registered(app)

@@ -30,6 +30,11 @@ module Norvel
         @none ||= load(File.join(__dir__, "guide", "none.yml"), checked: true)
       end
 
+      # The same of its agreement with itself alone.
+      def itself
+        @itself ||= new("norvel_guide: 1\nname: no guide\nconsistent: advice\n", checked: true)
+      end
+
       # +checked+: the guides that ship meet their schema, as a test makes sure; the schema's library takes long to
       # start.
       def load(path, checked: false)

@@ -21,7 +21,7 @@ module Norvel
       before = @pages.sheets[-2]
       return blank_sentence if worded_lines.empty?
       lines = count(worded_lines.size, "line")
-      over = Length.spoken(worded_lines.last.top + worded_lines.last.height - @sheet.frame.top, "mm")
+      over = Length.spoken(worded_lines.last.top + worded_lines.last.height - @sheet.frame.top, Length.of_sheets)
       "Page #{@sheet.label} holds only #{lines}: the text is #{over} longer than page #{before.label} has room for."
     end
 

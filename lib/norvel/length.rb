@@ -55,6 +55,19 @@ module Norvel
     SAME = 0.0501 # pt: a twip, as lengths go through files; nearer lengths are one (the only tolerance there is)
     SAME_TIMES = 0.005 # of a line, for line spacings that are told in lines
 
+    class << self
+      # The unit that whoever reads is used to; nil for points, and millimetres of sheets. Set once by an application.
+      attr_accessor :unit
+
+      def reading
+        unit || "pt"
+      end
+
+      def of_sheets
+        unit || "mm"
+      end
+    end
+
     module_function
 
     # Points of a number of units, rounded to 1/10,000 pt, half away from zero.
@@ -104,7 +117,7 @@ module Norvel
     end
 
     # A length in the unit a person reads, as short as it can be said: 53.85 pt in cm is "1.9 cm".
-    def spoken(points, unit = "pt")
+    def spoken(points, unit = Length.reading)
       "#{plain(units(points, unit).round((unit == "mm") ? 1 : 2).to_f)} #{unit}"
     end
 

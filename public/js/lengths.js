@@ -5,6 +5,6 @@ export const inPoints = (text) => parseFloat(text.replace(",", ".")) * (UNITS[te
 
 // Points in the unit that another length is said in.
 export function spoken(points, like) {
-  const unit = /cm/.test(like) ? "cm" : /mm/.test(like) ? "mm" : "pt";
+  const unit = like.match(/cm|mm|in|pc/)?.[0] || "pt";
   return `${Number((points / UNITS[unit]).toFixed(unit === "mm" ? 1 : 2))} ${unit}`;
 }

@@ -51,7 +51,7 @@ module Norvel
       end
 
       def told(name, number, usual, value)
-        said = ->(given) { (name == :columns) ? given.to_s : Length.spoken(given, "mm") }
+        said = ->(given) { (name == :columns) ? given.to_s : Length.spoken(given, Length.of_sheets) }
         words = WORDS.fetch(name)
         odd(section: number, message: "The #{words} of section #{number} is #{said[value]}, elsewhere #{said[usual]}",
           usual: said[usual], found: said[value], label: "Make it equal: #{words} #{said[usual]}",

@@ -45,7 +45,7 @@ module Norvel
       end
 
       # As the person reads it, in their unit.
-      def spoken(unit = "pt")
+      def spoken(unit = Length.reading)
         (@spoken ||= {})[unit] ||= say(unit)
       end
 

@@ -34,7 +34,9 @@ module Norvel
         !group.nil?
       end
 
-      def spoken(value, unit = "pt")
+      # Spaces are said in points, whatever the unit of lengths.
+      def spoken(value, unit = Norvel::Length.reading)
+        unit = "pt" if name.start_with?("space_")
         (value.nil? && !merges) ? "none" : type.spoken(value, unit)
       end
 

@@ -86,7 +86,7 @@ module Norvel
       # Sizes, letter spacing: always said in points.
       class Points < Length
         def spoken(value, _unit = "pt")
-          super(value)
+          super(value, "pt")
         end
 
         def typed(text)
@@ -174,8 +174,8 @@ module Norvel
         def spoken(value, _unit = "pt")
           case value[:rule]
           when "multiple" then NAMED.fetch(value[:value]) { Norvel::Length.plain(value[:value].round(2)) }
-          when "exact" then "exactly #{Norvel::Length.spoken(value[:value])}"
-          else "at least #{Norvel::Length.spoken(value[:value])}"
+          when "exact" then "exactly #{Norvel::Length.spoken(value[:value], "pt")}"
+          else "at least #{Norvel::Length.spoken(value[:value], "pt")}"
           end
         end
 

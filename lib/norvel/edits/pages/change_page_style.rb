@@ -27,7 +27,7 @@ module Norvel
           if name == :name
             "now #{value}"
           else
-            "#{Document::PageStyle::LABELS[name].downcase} #{(name == :columns) ? value : Length.spoken(value, "mm")}"
+            "#{Document::PageStyle::LABELS[name].downcase} #{(name == :columns) ? value : Length.spoken(value, Length.of_sheets)}"
           end
         }
         "Page style #{@name}: #{said.join(", ")}"

@@ -17,7 +17,7 @@ module Norvel
       end
 
       def title(_document)
-        said = @values.map { |name, value| "#{name.to_s.tr("_", " ")} #{Length.spoken(value, "mm")}" }
+        said = @values.map { |name, value| "#{name.to_s.tr("_", " ")} #{Length.spoken(value, Length.of_sheets)}" }
         "Set #{said.join(", ")} in #{count(@sections.size, "section")}"
       end
     end
