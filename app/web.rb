@@ -46,9 +46,9 @@ class Web < Sinatra::Base
   use Rack::Protection::XSSHeader, nosniff: true
 
   helpers Page, Units, Against, Putting, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView,
-    StyleLetters, SurveyView, StyleView, SpecimenView, ListView, PageSetView, StyleChanges, RippleView, FindingsView,
-    PlanView, HandoverView, TextView, SheetStrokes, SheetsView, SheetAtSize, SheetGround, MattersView, SectionsView,
-    HeadsView, ContentsView, ConsistencyView, CaptionsView, PartsView, SetupView, TriedView
+    StyleLetters, SurveyView, OutlineView, ConsistencyView, StyleView, SpecimenView, ListView, PageSetView,
+    StyleChanges, RippleView, FindingsView, PlanView, HandoverView, TextView, SheetStrokes, SheetsView, SheetAtSize,
+    SheetGround, MattersView, SectionsView, HeadsView, ContentsView, CaptionsView, PartsView, SetupView, TriedView
 
   register Shelf, TextRoutes, SurveyRoutes, StyleRoutes, TemplateRoutes, GalleyRoutes, WordsRoutes, FindingRoutes,
     SettingRoutes, SheetRoutes, HandoverRoutes

@@ -12,6 +12,7 @@ import "./js/answers.js";
 import "./js/files.js";
 import "./js/sheets.js";
 import "./js/find.js";
+import "./js/outline.js";
 import "./js/heads.js";
 import "./js/setup.js";
 

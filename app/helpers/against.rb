@@ -42,10 +42,11 @@ module Against
 
   # The address of the page that is seen, also where a piece of it is asked for.
   def here_path
+    home = params[:id] ? path_to("galley") : "/"
     seen = env["HTTP_HX_CURRENT_URL"] and return URI(seen).request_uri
-    request.get? ? request.fullpath : path_to("galley")
+    request.get? ? request.fullpath : home
   rescue URI::InvalidURIError
-    path_to("galley")
+    home
   end
 
   def guided?

@@ -15,8 +15,9 @@ module ConsistencyView
   def consistency_sentence
     groups = consistency_groups
     return "Nothing in it is unlike the rest." if groups.empty?
-    "<b>#{counted(groups.sum(&:size), "place")}</b> #{(groups.sum(&:size) == 1) ? "differs" : "differ"} from what the " \
-      "document does elsewhere."
+    places = groups.sum(&:size)
+    verb = (places == 1) ? "differs" : "differ"
+    "<b>#{counted(places, "place")}</b> #{verb} from what the document does elsewhere."
   end
 
   # A check that asks for nothing else.

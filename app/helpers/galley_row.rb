@@ -99,11 +99,33 @@ module GalleyRow
     said = @departures[key] ||= Norvel::Survey::Departures.of(document, paragraph).map { |departure|
       departure.spoken(unit)
     }
+    said += words_apart(paragraph)
     hand = []
     hand << "tab as indent" if HAND.leading_tab?(paragraph)
     hand << "double space" if HAND.double_space?(paragraph)
     hand << "line break" if HAND.line_break?(paragraph)
     said + hand
+  end
+
+  # "words: bold ×2, Arial ×1" of words that are set otherwise than most of their paragraph.
+  def words_apart(paragraph)
+    return [] if paragraph.ways.size < 2
+    most = document.letter_look(paragraph)
+    counts = paragraph.letters.each_with_object(Hash.new(0)) do |run, sums|
+      next unless run.words.match?(/[[:alnum:]]/)
+      apart_words(run, most, document.run_look(run, paragraph)).each { |word| sums[word] += 1 }
+    end
+    counts.empty? ? [] : ["words: #{counts.first(4).map { |word, count| "#{word} ×#{count}" }.join(", ")}"]
+  end
+
+  APART = %i[font size bold italic underline strike caps small_caps color highlight].freeze
+
+  def apart_words(run, most, look)
+    return [] if look.equal?(most) || look[:position] != "normal"
+    APART.reject { |name| Norvel::Styles::Properties[name].same?(look[name], most[name]) }.filter_map do |name|
+      next unless run.direct.keys.any? { |slot| Norvel::Styles::Properties[slot].key == name }
+      Norvel::Survey::Departures::Departure.new(name, look[name], :run).spoken(unit)
+    end
   end
 
   # The worst findings at a paragraph, one a cause: [severity, message].

@@ -46,9 +46,13 @@ module Putting
   def styles_to_put_in
     own = document.sheet.styles.values.select(&:paragraph?)
       .reject { |style| style.hidden && document.uses[style.id].zero? && !fresh?(style) }
-    missing = Norvel::Styles::Usual::NAMES.reject { |name| document.sheet.called(name) || document.sheet.named(name) }
-    list = own.map { |style| [style.id, style.name] } + missing.map { |name| [name, name] }
+    list = own.map { |style| [style.id, style.name] } + missing_usual.map { |name| [name, name] }
     list.sort_by { |_, name| name.sub(/(\d+)\z/) { $1.rjust(2, "0") } }
+  end
+
+  # Names of the usual styles that the file lacks.
+  def missing_usual
+    Norvel::Styles::Usual::NAMES.reject { |name| document.sheet.called(name) || document.sheet.named(name) }
   end
 
   # Was it made here, so that it is shown though nothing wears it?

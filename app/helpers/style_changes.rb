@@ -7,8 +7,8 @@ module StyleChanges
   CHANGES = {
     "values" => -> { (values = typed_values(style_here)).empty? ? nil : E::ChangeStyle.new(style_here.id, values) },
     "rename" => -> { E::RenameStyle.new(style_here.id, params[:name]) },
-    "base" => -> { E::RebaseStyle.new(style_here.id, params[:base]) },
-    "next" => -> { E::StyleLinks.new(style_here.id, {next_id: sent(:next)}) },
+    "base" => -> { with_usual(:base) { |base| E::RebaseStyle.new(style_here.id, base) } },
+    "next" => -> { with_usual(:next) { |following| E::StyleLinks.new(style_here.id, {next_id: following}) } },
     "hide" => -> { E::StyleLinks.new(style_here.id, {hidden: !style_here.hidden}) },
     "place" => -> { E::PlaceStyle.new(style_here.id, before: sent(:before)) },
     "merge" => -> { E::MergeStyles.new(style_here.id, params[:into].to_s) },
@@ -47,6 +47,15 @@ module StyleChanges
   end
 
   private
+
+  # The edit that the block makes of the style that was sent; a usual one that is not there is made first.
+  def with_usual(name)
+    sent = sent(name)
+    return yield(sent) if sent.nil? || document.sheet[sent] || Norvel::Styles::Usual[sent].nil?
+    make = E::DefineUsual.new(sent, pattern: manuscript.pattern)
+    edit = yield(make.change(document).sheet.called(sent).id)
+    E::Several.new([make, edit], title: "Make #{sent}. #{edit.title(make.change(document))}")
+  end
 
   # One value for all paragraphs of the ticked roles.
   def value_edit
@@ -119,8 +128,10 @@ module StyleChanges
   end
 
   def made_of_values
-    E::DefineStyle.new(params[:name], type: params[:kind] || "paragraph", based_on: sent(:based_on),
-      next_id: sent(:next), values: made_values)
+    with_usual(:based_on) do |based_on|
+      E::DefineStyle.new(params[:name], type: params[:kind] || "paragraph", based_on:, next_id: sent(:next),
+        values: made_values)
+    end
   end
 
   def made_values

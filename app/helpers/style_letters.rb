@@ -33,10 +33,22 @@ module StyleLetters
     manuscript.update_columns(letters: letters.to_json)
   end
 
+  # Letters that stand for no style and have no other work.
+  def free_letters
+    [*"a".."z"] - RESERVED - own_letters.keys - usual_letters.keys
+  end
+
+  # "q puts paragraphs in Block Quote."
+  def letter_words(style_id)
+    letter, name = own_letters.key(style_id), document.sheet[style_id]&.name
+    letter ? "#{letter} puts paragraphs in #{name} now." : "#{name} has no letter now."
+  end
+
   # A letter as a person types it; empty for none. Raises Refused.
   def typed_letter(letter)
     letter = letter.to_s.strip.downcase
     return letter if letter.empty? || (("a".."z").cover?(letter) && letter.size == 1 && !RESERVED.include?(letter))
-    raise Norvel::Refused, "A letter from a to z, please; #{RESERVED.join(", ")} have other work."
+    raise Norvel::Refused, "“#{letter[0, 5]}” can't be a style's letter#{" since it has other work" if
+      RESERVED.include?(letter)}. Free are #{free_letters.join(", ")}."
   end
 end

@@ -65,6 +65,12 @@ module StyleView
     (document.sheet.ordered(style.type) - [style]).map { |other| [other.id, other.name] }
   end
 
+  # The same with the usual ones that the file lacks, by name: they are made when they are first used.
+  def styles_to_link(style)
+    return others_of(style) unless style.paragraph?
+    others_of(style) + missing_usual.map { |name| [name, name] }
+  end
+
   # Before which styles it would stand one place earlier, or later, in lists; "" for last, nil where there is no place.
   def places_of_style(style)
     siblings = lineage.siblings(style)
@@ -251,6 +257,18 @@ module StyleView
       [property.name, typed_property(property, text)]
     end.to_h
     changed.merge(inherit.to_h { |name| [name, nil] })
+  end
+
+  SWATCHES = 8
+
+  # The colours that the document's styles and words are in, those of most styles first; black with them.
+  def document_colours
+    @document_colours ||= begin
+      said = document.sheet.styles.each_value.flat_map { |style| [style.run[:color], style.paragraph[:shading]] }
+      seen = document.paragraphs.uniq(&:makeup).flat_map { |one| one.letters.map { |run| run.direct[:color] } }
+      ["#000000", *(said + seen).grep(Norvel::Colour::HEX).tally.sort_by { |_, count| -count }.map(&:first)]
+        .uniq.first(SWATCHES)
+    end
   end
 
   # Contrast of colour on ground (WCAG 2.2, 1.4.3).

@@ -40,6 +40,15 @@ module SurveyView
     survey.by_hand.reject { |_, list| list.empty? }
   end
 
+  # Ids of the paragraphs that are formatted by hand, or that hold such words.
+  def direct_ids(what)
+    looked = ->(set) { set.keys.any? { |slot| Norvel::Styles::Properties[slot].clear != :keep } }
+    found = document.paragraphs.select do |one|
+      (what == :paragraphs) ? looked[one.direct] : one.runs.any? { |run| looked[run.direct] }
+    end
+    found.map(&:id)
+  end
+
   # [[what, its paragraphs, how many of them set something themselves], …] of notes, heads and feet.
   def beside_text
     @beside_text ||= Manuscript::BESIDE.except("comment").filter_map do |kind, words|

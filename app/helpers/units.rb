@@ -13,7 +13,8 @@ module Units
     Norvel::Length.spoken(points, unit)
   end
 
-  # What was typed for a property; a number without a unit is in the one that stands in its field. Raises Norvel::Refused.
+  # What was typed for a property; a number without a unit is in the one that stands in its field. Raises
+  # Norvel::Refused.
   def typed_property(property, text)
     length = property.type.instance_of?(Norvel::Styles::Types::Length) && !property.name.start_with?("space_")
     property.type.typed(length ? with_unit(text) : text)

@@ -56,8 +56,15 @@ module GalleyRoutes
     end
 
     app.post("/manuscripts/:id/letters") do
-      set_letter(params[:style].to_s, params[:letter])
-      redirect to(path_to("galley")), 303
+      begin
+        set_letter(params[:style].to_s, params[:letter])
+      rescue Norvel::Refused => refusal
+        @refused = refusal.message
+        status 422
+        near(whole(:at))
+        next station(:galley)
+      end
+      go_after letter_words(params[:style].to_s), path_to("galley")
     end
 
     app.post("/manuscripts/:id/edits/style") do
@@ -179,6 +186,7 @@ module GalleyRoutes
         when "setby" then (style = document.sheet[key]) &&
           ["In #{style.name}, with values of their own", departing(wearers(style)).values.flatten.map(&:id).uniq]
         when "hand" then (job = SurveyView::JOBS[key.to_s.to_sym]) && [job, survey.by_hand[key.to_sym].map(&:id)]
+        when "direct" then ["Formatted by hand", direct_ids((key == "words") ? :words : :paragraphs)]
         when "miss" then (miss = survey.near_misses.misses.find { |m| miss_key(m) == key }) &&
           ["#{miss.property.label} #{miss.property.spoken(miss.odd, unit)}", miss.paragraphs.map(&:id)]
         end

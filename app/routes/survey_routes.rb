@@ -45,6 +45,10 @@ module SurveyRoutes
       partial(:outcomes, outcomes: outcomes(group.paragraphs.map(&:id), params[:style]), chosen: look_chosen)
     end
 
+    app.post("/manuscripts/:id/edits/outline") do
+      go_after manuscript.perform(outline_edit, version: params[:version]).title, back_to
+    end
+
     app.post("/manuscripts/:id/edits/equal") do
       miss = survey.near_misses.misses.find { |m| miss_key(m) == params[:miss] } or raise Norvel::Refused,
         "That near miss is not there any more."

@@ -32,8 +32,8 @@ module TemplateRoutes
     app.post("/manuscripts/:id/templates/bring") do
       name = File.basename(sent_file[:filename], ".*")
       pattern = Norvel::Formats.read(sent_file[:tempfile].read, name:)
-      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(pattern))
-      go_after "Brought in the template #{name}", path_to("templates")
+      made = SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(pattern))
+      go_after "Brought in the template #{name}", path_to("templates", template: "own:#{made.id}")
     end
 
     app.get("/new") do
@@ -42,7 +42,7 @@ module TemplateRoutes
     end
 
     app.post("/new") do
-      template = SavedTemplate.document_of(params[:template])
+      template = SavedTemplate.document_of(brought_template || params[:template])
       fields = Norvel::NewDocument::FIELDS.keys.to_h { |field| [field, params[field]] }
       bytes = Norvel::NewDocument.new(template, fields).bytes
       name = params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")
@@ -56,6 +56,15 @@ module TemplateRoutes
     end
 
     app.helpers do
+      # The key of a template made of the file that was sent with a form; nil where none was.
+      def brought_template
+        file = params[:file]
+        return unless file.is_a?(Hash) && file[:tempfile]
+        name = File.basename(file[:filename], ".*")
+        pattern = Norvel::Formats.read(file[:tempfile].read, name:)
+        "own:#{SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(pattern)).id}"
+      end
+
       def template_edit(key)
         chosen = (params[:partner] || {}).transform_values { |name| name.to_s.empty? ? nil : name }
         only = (params[:some] == "1") ? Array(params[:take]) : nil

@@ -9,7 +9,7 @@ module TextRoutes
     end
 
     app.post("/texts/:id/dress") do
-      made = loose_text.dress(SavedTemplate.bytes_of(params[:template]), guide: against[:guide])
+      made = loose_text.dress(SavedTemplate.bytes_of(brought_template || params[:template]), guide: against[:guide])
       redirect to("/manuscripts/#{made.id}/galley"), 303
     end
 

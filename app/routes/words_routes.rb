@@ -50,8 +50,9 @@ module WordsRoutes
       @source = params[:html].to_s.strip.empty? ? params[:text].to_s : params[:html].to_s
       @blocks = params[:html].to_s.strip.empty? ? Norvel::Pasted.plain(@source) : Norvel::Pasted.html(@source)
       raise Norvel::Refused, "There are no words in what was pasted." if @blocks.empty?
-      @pieces = Norvel::Pasted.pieces(@blocks, document, manuscript.rules)
-      next station(:paste) unless params[:keep]
+      @body = pasted_body
+      @pieces = Norvel::Pasted.pieces(@blocks, document, manuscript.rules, body: @body)
+      next station(:paste) unless params[:keep] == "1"
       manuscript.perform(Norvel::Edits::AddParagraphs.new(@after, @pieces), version: params[:version])
       redirect to(path_to("galley", at: @after)), 303
     end
@@ -69,6 +70,13 @@ module WordsRoutes
     end
 
     app.helpers do
+      # The style for running text that is pasted: as a person says, else that of the text it stands after.
+      def pasted_body
+        return params[:body] if document.sheet[params[:body].to_s]&.paragraph?
+        before = document.include?(@after) && document.paragraph(@after)
+        document.style_of(before)&.id if before && document.settled.role(before) == "body"
+      end
+
       def one_id
         chosen_ids.first or raise Norvel::Refused, "Nothing is selected."
       end

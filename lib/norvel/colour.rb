@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "yaml"
+
 module Norvel
   # Colours are "#rrggbb" in lower case, or "auto". Tint and shade: ISO/IEC 29500-1 17.18.40, 17.3.2.6;
   # contrast: WCAG 2.2, relative luminance.
@@ -16,7 +18,14 @@ module Norvel
       "lightGray" => "#c0c0c0"
     }.freeze
 
+    NAMED = YAML.safe_load_file(File.join(__dir__, "colours.yml")).freeze
+
     module_function
+
+    # The colour that CSS calls so, in words as a person types them: "light blue", "DarkGrey"; nil for others.
+    def named(words)
+      NAMED[words.to_s.downcase.delete(" -").sub("grey", "gray")]
+    end
 
     def hex(text)
       match = HEX.match(text.to_s) and "##{match[1].downcase}"

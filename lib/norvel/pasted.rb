@@ -54,9 +54,11 @@ module Norvel
     end
     private_class_method :blocks, :flat, :lines
 
-    # Blocks as pieces in a document's styles: the guide's style for the role, the usual one, or the default.
-    def self.pieces(blocks, document, guide)
+    # Blocks as pieces in a document's styles: the guide's style for the role, the usual one, or the default. body: the
+    # id of the style that running text goes in, where a person said so
+    def self.pieces(blocks, document, guide, body: nil)
       blocks.map do |block|
+        next Edits::AddParagraphs::Piece.new(body, block.runs) if body && block.role == "body"
         style = [Edits::PutInRoles.style_name(block.role, guide, document), "Body Text"].compact
           .filter_map { |name| document.sheet.named(name, "paragraph") }.first || document.sheet.default
         Edits::AddParagraphs::Piece.new(style&.id, block.runs)

@@ -24,6 +24,12 @@ const BUTTONS = {
   "#keys-button": () => $("#keys").showModal(),
   "#select-group": (button) => select(button.dataset.ids.split(",").map(Number)),
   "#marks": marks,
+  "[data-fills]": (button) => {
+    const field = document.getElementById(button.dataset.fills);
+    field.value = button.dataset.colour;
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    field.dispatchEvent(new Event("change", { bubbles: true }));
+  },
   "#bands": bands,
 };
 

@@ -126,7 +126,7 @@ RSpec.describe Norvel::Edits::SetMatters do
     it "find labels that are not as the guide asks, and one mend sets them all" do
       before = found(thesis)
       expect(before.map { |one| [one.rule, one.message, one.mend&.safe] }).to eq [
-        ["pagination.label", "Pages of the front matter are not labelled i, ii, iii", false],
+        ["pagination.label", "Pages of the front matter are not numbered i, ii, iii", false],
         ["pagination.shown_from", "Page 1 shows its label", false], ["pagination.restart", "The body matter does not begin at 1", false]
       ]
       after = before.first.mend.edit([before.first], thesis_guide).apply(thesis).after

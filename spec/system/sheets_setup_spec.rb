@@ -47,7 +47,7 @@ RSpec.describe "the sheets set up", type: :feature do
     bring("sheets/matters")
     select "CHAPTER 1. THE ESTUARY AND ITS MILLS", from: "Body begins at, row 2"
     select "i, ii, iii", from: "Page numbers, row 1"
-    select "not shown", from: "Label on its first page, row 1"
+    select "not shown", from: "Number on its first page, row 1"
     see_and_keep "Number pages i, …; 1, …"
 
     at_station("sheets/heads?matter=1")
@@ -117,14 +117,14 @@ RSpec.describe "the sheets set up", type: :feature do
     page.driver.browser.action.click_and_hold(handle).move_by(20, 0).release.perform
     expect(page).to have_css("#setup-ripple", text: /#{before} → \d+ sheets/)
     typed = find_field("Margin at the left").value
-    expect(typed.to_f).to be > 45
+    expect(typed.to_f).to be > 4.5
     find("[data-edge=margin_left]").send_keys(:arrow_left)
-    expect(page).to have_field("Margin at the left", with: "#{(typed.to_f - 1).round(1).to_s.delete_suffix(".0")} mm")
+    expect(page).to have_field("Margin at the left", with: "#{(typed.to_f - 0.1).round(2).to_s.delete_suffix(".0")} cm")
     expect(page).to have_css("#setup-ripple", text: "margin left")
     told = find("#setup-ripple b").text[/→ (\d+)/, 1].to_i
     keep "Set margin left"
     expect(pages.sheets.size).to eq told
-    expect(manuscript.document.sections.first.margin_left).to be_within(3).of((typed.to_f - 1) * 72 / 25.4)
+    expect(manuscript.document.sections.first.margin_left).to be_within(3).of((typed.to_f - 0.1) * 72 / 2.54)
     find("#take-back-button").click
     expect(page).to have_css("#said", text: "Taken back: Set margin left")
   end

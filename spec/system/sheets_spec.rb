@@ -60,7 +60,7 @@ RSpec.describe "the sheets", type: :feature do
     expect(page).to be_axe_clean.within("#station")
     select "CHAPTER 1. THE ESTUARY AND ITS MILLS", from: "Body begins at, row 2"
     select "i, ii, iii", from: "Page numbers, row 1"
-    select "not shown", from: "Label on its first page, row 1"
+    select "not shown", from: "Number on its first page, row 1"
     click_button "See what it does"
     expect(page).to have_css(".facts", text: "i–ii, then 1–74")
     expect(pages.labelled("ii")).to eq []

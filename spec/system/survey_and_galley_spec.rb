@@ -123,7 +123,7 @@ RSpec.describe "survey and galley", type: :feature do
       fill_in "Letter for Normal", with: "j"
       click_button "set"
     end
-    expect(page).to have_text("have other work")
+    expect(page).to have_text("it has other work. Free are a, b")
   end
 
   # Source: axe-core (Deque Systems).

@@ -74,7 +74,7 @@ RSpec.describe "the plan and what a person decides" do
     form "edits/decide", ids: "15", said: ""
     expect(now.document.decisions).to eq({})
     form "edits/decide", ids: "15", said: "poem"
-    expect([last_response.status, body]).to match [422, /no such role/]
+    expect([last_response.status, body]).to match [422, /no such kind/]
   end
 
   it "lets a suggested heading be none, from the list of roles" do

@@ -50,17 +50,12 @@ module Norvel
         (usual && @template.sheet.called(usual)) || by_role[role]
       end
 
-      # The template's style of each role: the one that its own text wears most.
       def by_role
-        @by_role ||= begin
-          uses = @template.uses
-          @template.sheet.styles.values.select(&:paragraph?).sort_by { |style| -uses[style.id] }
-            .group_by { |style| Survey::StyleRoles.by_itself(@template.sheet, style) }.transform_values(&:first)
-        end
+        @by_role ||= Survey::StyleRoles.best(@template)
       end
 
       def body
-        @body ||= @template.sheet.called("Body Text") || by_role["body"] || @template.sheet.default
+        @body ||= by_role["body"] || @template.sheet.default
       end
 
       def made(role)

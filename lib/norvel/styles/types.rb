@@ -147,11 +147,6 @@ module Norvel
       end
 
       class Colour < Any
-        # The basic colours of CSS Color 4, 6.1, that a person types for text.
-        NAMED = {"black" => "#000000", "white" => "#ffffff", "gray" => "#808080", "grey" => "#808080",
-                 "red" => "#ff0000", "blue" => "#0000ff", "green" => "#008000", "navy" => "#000080",
-                 "maroon" => "#800000"}.freeze
-
         def spoken(value, _unit = "pt")
           (value == "auto") ? "automatic" : value
         end
@@ -163,8 +158,8 @@ module Norvel
         def typed(text)
           said = text.to_s.strip
           return "auto" if %w[auto automatic none].include?(said.downcase)
-          NAMED[said.downcase] || Norvel::Colour.hex(said) or raise Refused,
-            "“#{text}” is not a colour: type it like #1f3864, or automatic."
+          Norvel::Colour.named(said) || Norvel::Colour.hex(said) or raise Refused,
+            "“#{text}” is not a colour: type it like dark blue or #1f3864, or automatic."
         end
       end
 

@@ -37,6 +37,31 @@ module Norvel
         heading_by_level(own_level(sheet, style))
       end
 
+      # The paragraph style of a document for each role, {role => Style}: one that its own text wears before others, one
+      # of the usual name before one of another, the base style last; for running text that stands in a style whose name
+      # tells nothing, that one. What says that it has no spacing is for no text.
+      def best(document)
+        named = document.sheet.styles.values.select(&:paragraph?).reject { |style| style.name.match?(NO_SPACING) }
+          .group_by { |style| of_style(document.sheet, style) }
+        found = named.except(nil).to_h { |role, list| [role, list.max_by { |style| fitness(document, role, style) }] }
+        return found unless found["body"].nil? || found["body"].default || document.uses[found["body"].id].zero?
+        found.merge({"body" => silent_text(document, named[nil] || [])}.compact)
+      end
+
+      NO_SPACING = /\Ano spacing\z/i
+
+      def fitness(document, role, style)
+        uses = document.uses[style.id]
+        [style.default ? 0 : 1, uses.positive? ? 1 : 0, style.name.casecmp?(Roles::ALL[role]&.style.to_s) ? 1 : 0, uses]
+      end
+
+      # Of the styles whose names tell nothing the one that most running text is in.
+      def silent_text(document, styles)
+        known = styles.to_h { |style| [style.id, style] }
+        document.paragraphs.select { |one| document.suggestions.role(one.id) == "body" }
+          .filter_map { |one| known[document.style_of(one)&.id] }.tally.max_by(&:last)&.first
+      end
+
       # The same by its own name or level alone, whatever it is based on.
       def by_itself(sheet, style)
         Roles.of_style_name(style.name) || heading_by_level(own_level(sheet, style))

@@ -42,14 +42,11 @@ module Norvel
       end
 
       def with_space(document, now, style, side, list)
-        odd = list
         if agreed?(document, style, list)
           usual = list.map(&:space).tally.max_by(&:last).first
-          odd = list.reject { |gap| gap.space == usual }
-          ids = (list - odd).map { |gap| gap.holder.id }
-          now = ChangeStyleFor.new(style, {side => usual}, ids).change(now)
+          return ChangeStyle.new(style, {side => usual}).change(now)
         end
-        now.replace(odd.map { |gap| set_directly(now, now.paragraph(gap.holder.id), side, gap.space) })
+        now.replace(list.map { |gap| set_directly(now, now.paragraph(gap.holder.id), side, gap.space) })
       end
     end
   end

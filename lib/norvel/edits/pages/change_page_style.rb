@@ -27,7 +27,8 @@ module Norvel
           if name == :name
             "now #{value}"
           else
-            "#{Document::PageStyle::LABELS[name].downcase} #{(name == :columns) ? value : Length.spoken(value, Length.of_sheets)}"
+            said = (name == :columns) ? value : Length.spoken(value, Length.of_sheets)
+            "#{Document::PageStyle::LABELS[name].downcase} #{said}"
           end
         }
         "Page style #{@name}: #{said.join(", ")}"

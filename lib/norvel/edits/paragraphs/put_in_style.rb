@@ -86,32 +86,19 @@ module Norvel
       end
 
       def made(document, paragraphs)
-        values = (@look == :style) ? @pattern.values(document, @style, role: @role) : shared(document, paragraphs)
-        values = values.except(:outline_level) if @style.match?(/\Aheading [1-9]\z/i)
-        after = DefineStyle.new(@style, values:, next_id: next_id(document)).change(document)
-        with_list(level ? with_level(after) : after)
+        made = if @look == :style then DefineUsual.new(@style, pattern: @pattern, role: @role)
+        else
+          DefineStyle.new(@style, values: shared(document, paragraphs))
+        end
+        after = made.change(document)
+        level ? with_level(after) : after
       end
 
       def shared(document, paragraphs)
         shared = SharedLook.new(document, paragraphs, quiet: @look == :theirs_if_made)
         wanted = @asked.to_h { |name, requirement| [name, requirement.nearest(shared[name])] }.compact
-        shared.beyond(document.sheet.default).merge(wanted)
-      end
-
-      # The style that follows it, where the document has that.
-      def next_id(document)
-        name = Styles::Usual[@style]&.next
-        name && document.sheet.called(name)&.id
-      end
-
-      # A usual style of lists has the markers of one; none where the list's level is another style's.
-      def with_list(document)
-        name, form = Styles::Usual[@style]&.list
-        return document if name.nil? || @look != :style
-        document = DefineListStyle.new(name, form).change(document) unless document.sheet.named(name, "numbering")
-        list_id = document.sheet.named(name, "numbering").paragraph[:list_id]
-        taken = document.numbering.level(list_id, 0)&.style_id
-        taken ? document : ListOfStyle.new(found(document).id, list_id).change(document)
+        values = shared.beyond(document.sheet.default).merge(wanted)
+        @style.match?(/\Aheading [1-9]\z/i) ? values.except(:outline_level) : values
       end
 
       def level

@@ -16,7 +16,9 @@ module Norvel
         raise Refused, "There is nothing to split at this place." unless @at.between?(1, paragraph.raw_text.size - 1)
         parts = divide(paragraph)
         places = anchors(paragraph)
-        special = parts.zip(places).map { |runs, anchors| anchors.any? || runs.any? { |run| special?(run) } }
+        special = parts.zip(places).map do |runs, anchors|
+          anchors.any? { |anchor| !anchor.object.is_a?(Document::Bookmark) } || runs.any? { |run| special?(run) }
+        end
         first_known = special.first || !special.last
         if special.all?
           raise Refused, "Images, notes, fields or links stand on both sides of this place, so the paragraph can't " \

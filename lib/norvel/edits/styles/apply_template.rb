@@ -107,13 +107,12 @@ module Norvel
       # The role that most paragraphs of a style play, and the template's style of that role: one made for it before the
       # default.
       def by_role(document, styles)
-        offered = @template.sheet.styles.values.select(&:paragraph?).sort_by { |style| style.default ? 1 : 0 }
-          .group_by { |style| Survey::StyleRoles.of_style(@template.sheet, style) }
+        offered = Survey::StyleRoles.best(@template)
         played = document.paragraphs.reject(&:blank?).group_by { |paragraph| document.style_of(paragraph)&.id }
         styles.filter_map do |style|
           role = (played[style.id] || []).map { |paragraph| document.suggestions.role(paragraph.id) }.tally
             .max_by(&:last)&.first
-          found = role && offered[role]&.first
+          found = role && offered[role]
           [style.id, [found, role]] if found
         end.to_h
       end

@@ -49,6 +49,26 @@ module Norvel
           kept(node, family, nil)
         end
 
+        DROPPED = %w[paragraph text].freeze # families of which nothing stays that nobody wears any more
+
+        # The names of automatic styles that the part's content is in: {name => true}
+        def used
+          names = styles.map { |node| @part.attr(node, "style:name") }.to_h { |name| [name, false] }
+          @part.root.xpath("//@*[contains(local-name(), 'style-name') or local-name() = 'class-names']").each do |value|
+            value.content.split.each { |name| names[name] = true if names.key?(name) }
+          end
+          names.select { |_, worn| worn }
+        end
+
+        # Takes out styles that were worn before and are not any more.
+        def drop_unused(before)
+          still = used
+          styles.each do |node|
+            name = @part.attr(node, "style:name")
+            node.remove if before[name] && !still[name] && DROPPED.include?(@part.attr(node, "style:family"))
+          end
+        end
+
         # The element of a style by its name, or nil.
         def node(name, family)
           styles.find { |one| @part.attr(one, "style:name") == name && @part.attr(one, "style:family") == family }
@@ -58,10 +78,15 @@ module Norvel
 
         def kept(node, family, parent)
           @part.children(node, *PropertyTable::ELEMENTS.values).each do |one|
-            one.remove if one.attribute_nodes.empty? && one.element_children.empty?
+            one.remove if one.attribute_nodes.all? { |value| trace?(value) } && one.element_children.empty?
           end
           return parent if (@part.attributes(node).keys - PLAIN).empty? && node.element_children.empty?
           known[signature(node)] ||= add(node, family)
+        end
+
+        # When something was typed, as some writers note: it sets nothing.
+        def trace?(attribute)
+          attribute.node_name.end_with?("rsid")
         end
 
         def add(node, family)

@@ -90,7 +90,10 @@ module Norvel
         def text(part, reader, was, now)
           return if now.paragraphs.equal?(was.paragraphs) && same_styles?
           writer = text_writer(part, reader.nodes)
-          touch(part) if writer.write(was, now)
+          worn = automatic[part].used
+          changed = writer.write(was, now)
+          automatic[part].drop_unused(worn) if changed
+          touch(part) if changed
           @relisted ||= writer.relisted?
           (@made ||= {}).merge!(writer.made)
         end

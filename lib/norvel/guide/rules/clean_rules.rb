@@ -46,7 +46,13 @@ module Norvel
         def failed(test, paragraph)
           why = test.sense.call(paragraph, @check.role(paragraph))
           finding(test.rule, paragraph:, message: test.message, asked: "none", found: test.found, cause: [why],
-            mend: why ? test.mend.asking(why) : test.mend, cite: @guide.clean["cite"])
+            mend: mend(test, paragraph, why), cite: @guide.clean["cite"])
+        end
+
+        # None for breaks that no sentence runs over: what they stand for is a person's to say.
+        def mend(test, paragraph, why)
+          return if test.rule == "clean.line_break" && !HAND.running_line_break?(paragraph)
+          why ? test.mend.asking(why) : test.mend
         end
       end
     end
