@@ -210,10 +210,22 @@ module BenchView
     seal, first = document.seal, manuscript.first_document.seal
     words = "#{number(seal.count)} words"
     unless seal.same_words?(first)
-      return "#{words} · you changed the words of #{counted(reworded, "paragraph")}, the others are as they came"
+      changed = reworded
+      return "#{words} · lists that are computed came in or changed, no typed word did" if changed.zero?
+      return "#{words} · you changed the words of #{counted(changed, "paragraph")}, the others are as they came"
     end
     spaces = " · white space was taken out, no word" unless seal.exact == first.exact
     "#{words}, unchanged since you brought the file in#{spaces}"
+  end
+
+  # Is all that it says worked out by a field, as an entry of a contents list is?
+  def computed?(paragraph)
+    worded = paragraph.letters.select { |run| run.words.match?(/[[:alnum:]]/) }
+    worded.any? && worded.all? { |run|
+      run.within.any?(Norvel::Document::FieldResult) || run.within.any?(
+          Norvel::Document::Field
+        )
+    }
   end
 
   # How many paragraphs have other words than they came with, came, or went.
@@ -221,8 +233,9 @@ module BenchView
     came = manuscript.first_document.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
     changed = document.paragraphs.count do |paragraph|
       was = came.delete(paragraph.id)
+      next false if computed?(paragraph)
       was ? was.sealed_text != paragraph.sealed_text : !paragraph.blank?
     end
-    changed + came.each_value.count { |paragraph| !paragraph.blank? }
+    changed + came.each_value.count { |paragraph| !paragraph.blank? && !computed?(paragraph) }
   end
 end

@@ -38,6 +38,16 @@ module ContentsView
     list.map { |one| [one.id, cut(one.text.strip, 60)] }
   end
 
+  # Where a list stands if nobody says otherwise: before the first part that comes after contents, as the guide orders
+  # the parts, else by custom (title, abstract, contents).
+  def usual_contents_place
+    asked = manuscript.rules.parts.map { |part| part["part"] }
+    order = asked.include?("contents") ? asked : Norvel::Parts::NAMES
+    later = order.drop(order.index("contents") + 1)
+    part = Norvel::Parts.new(document).list.find { |one| later.include?(one.name) && one.heading }
+    part&.heading&.id
+  end
+
   # A field of the form that is shown, for keeping what it shows.
   def kept_param(name)
     params[name] ? %(<input type="hidden" name="#{name}" value="#{h params[name]}">) : ""

@@ -23,6 +23,16 @@ module FindingsView
     left.map { |severity, count| %(<b class="#{severity}">#{number(count)} #{severity}</b>) }.join(" · ")
   end
 
+  # Why more was found after the last change than before it: "12 more: size of heading 1 is 16 pt …"; empty where not.
+  def risen_words
+    was, now = Desk.check_before(manuscript), manuscript.check
+    return "" if was.nil? || was.fault || now.fault || now.findings.size <= was.findings.size
+    known = was.groups.to_h { |group| [group.key, group.size] }
+    group, more = now.groups.map { |one| [one, one.size - known.fetch(one.key, 0)] }.max_by(&:last)
+    return "" unless more&.positive?
+    "#{number(more)} more than before: #{h cut(group.first.message, 70)}"
+  end
+
   # How much is left to do where no guide says that anything must be.
   def tidy_words(count)
     return '<span class="meets">✓ Nothing to tidy</span>' if count.zero?

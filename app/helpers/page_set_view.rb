@@ -24,8 +24,8 @@ module PageSetView
 
   def page_words(style)
     margins = style.to_h.values_at(:margin_top, :margin_right, :margin_bottom, :margin_left)
-    said = margins.map { |margin| Norvel::Length.plain(Norvel::Length.units(margin, "mm").round.to_i) }
-    "#{sheet_name(style)}, margins #{said.join(" ")} mm"
+    said = margins.map { |margin| length_words(margin).delete_suffix(" #{unit}") }
+    "#{sheet_name(style)}, margins #{said.join(" ")} #{unit}"
   end
 
   def sheet_name(style)

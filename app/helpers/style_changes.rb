@@ -91,7 +91,8 @@ module StyleChanges
   # Numbers typed before headings go where the counted ones say the same, when asked.
   def number_edit
     numbered = E::NumberHeadings.new(params[:scheme].to_s, word: params[:word], after: params[:after],
-      separator: params[:separator] || "space", hanging: params[:hanging] == "1")
+      separator: params[:separator] || "space", hanging: params[:hanging] == "1",
+      without: Array(params[:without]).map(&:to_i).select { |id| document.include?(id) })
     return numbered unless params[:typed] == "1"
     typed = E::TakeTypedNumbers.places(numbered.change(document)).size
     E::Several.new([numbered, E::TakeTypedNumbers.new],

@@ -259,6 +259,13 @@ module StyleView
     changed.merge(inherit.to_h { |name| [name, nil] })
   end
 
+  # Headings of the first level that are in its style, in order.
+  def headings_to_number
+    document.paragraphs.select do |one|
+      one.container.nil? && !one.blank? && document.heading_level(one) == 1
+    end
+  end
+
   SWATCHES = 8
 
   # The colours that the document's styles and words are in, those of most styles first; black with them.

@@ -94,6 +94,11 @@ module SurveyView
     text.empty? ? "image or object" : cut(text, 80)
   end
 
+  # The style that its form begins with.
+  def put_name(group, name)
+    name || document.style_name(group.paragraphs.first)
+  end
+
   # How long a look's bar is beside that of the most frequent one.
   def look_bar(group)
     [66.0 * group.size / survey.looks.first.size, 2].max.round(1)

@@ -31,6 +31,11 @@ module Desk
     end
   end
 
+  # The check of the state before the last change, nil where there is none.
+  def check_before(manuscript)
+    live(manuscript).earlier[manuscript.guide]
+  end
+
   # Its pages (Norvel::Layout::Result) where they are worked out; else nil, and they are being worked out.
   def pages(manuscript)
     state = live(manuscript)

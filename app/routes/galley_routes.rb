@@ -134,7 +134,8 @@ module GalleyRoutes
         when "section" then section_from(paragraph)
         else alike(paragraph)
         end
-        document.working.select { |other| (!other.blank? || by == "style") && like[other] }
+        among = Norvel::Document::Story.id?(paragraph.id) ? document.working : document.paragraphs
+        among.select { |other| (!other.blank? || by == "style") && like[other] }
       end
 
       def alike(paragraph)

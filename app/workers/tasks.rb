@@ -12,10 +12,21 @@ module Tasks
   def weigh(bytes, filename, guide)
     markup = Norvel::Formats.markup(bytes, filename)
     return text(markup.read(bytes), filename) if markup
-    document = Norvel::Formats.read(bytes, name: filename)
+    document = with_pages(Norvel::Formats.read(bytes, name: filename))
     check = Norvel::Guide::Check.attempt(guide ? Norvel::Guide.find(guide) : Norvel::Guide.none, document)
     {title: title(document.info, filename), **Standing.counts(document), **Standing.of(check)}
   end
+
+  LONG = 2_000 # paragraphs whose pages nobody waits for
+
+  # The document with its pages, so that what is about them is counted too.
+  def with_pages(document)
+    document.lay_out if document.paragraphs.size <= LONG
+    document
+  rescue Norvel::Layout::Defeated
+    document
+  end
+  private_class_method :with_pages
 
   # A document as a file of another format: Norvel::Formats::Written. head: its Snapshot, nil where it is as it came.
   # Raises Norvel::Error.

@@ -44,7 +44,16 @@ on("htmx:oobAfterSwap", (event) => {
   if (event.detail.target?.classList?.contains("row")) show();
 });
 
+// What a person unfolded in the bench stays so when it is drawn anew.
+const unfolded = new Set();
+on("toggle", (event) => {
+  if (!event.target.matches?.("#bench details[id]")) return;
+  if (event.target.open) unfolded.add(event.target.id);
+  else unfolded.delete(event.target.id);
+}, true);
+
 on("htmx:afterSettle", () => {
+  for (const id of unfolded) $(`#bench details[id="${id}"]`)?.setAttribute("open", "");
   takeLooks();
   dimensions();
   bracket();

@@ -99,12 +99,14 @@ function chosenWords() {
 function fillWords() {
   const form = $("#words-form");
   if (!form || !words || words.id !== Number(form.elements.ids.value)) return;
+  if (form.elements.words.value === words.text && form.elements.nth.value === String(words.nth)) return;
   form.elements.words.value = words.text;
   form.elements.nth.value = words.nth;
   $("#letters-fold").open = true;
 }
 
 on("selectionchange", () => {
+  if (document.activeElement?.closest("#bench")) return; // a field of the bench, not the text
   chosenWords();
   fillWords();
 });

@@ -82,3 +82,23 @@ RSpec.describe Norvel::Edits::TakeTypedNumbers do
     expect(described_class.places(document)).to be_empty
   end
 end
+
+RSpec.describe Norvel::Edits::NumberHeadings, "without numbers for some" do
+  names = ["Acknowledgements", "Abstract", "The Harbour", "The Gate", "References"]
+
+  %w[docx odt].each do |format|
+    it "counts from the first chapter, whatever stands before it, in #{format}" do
+      made = docx(names.map { |text| p(r(text), '<w:pStyle w:val="C"/>') + p(r("Some text of it.")) }.join, styles: style("C", "Chapter Title", ppr: '<w:outlineLvl w:val="0"/>'))
+      document = (format == "docx") ? made : Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt")
+      heads = document.paragraphs.reject { |one| one.text.start_with?("Some") }
+      plain = heads.select { |one| described_class.plain?(one) }
+      expect(plain.map(&:text)).to eq ["Acknowledgements", "Abstract", "References"]
+      after = described_class.new("decimal", without: plain.map(&:id)).apply(document).after
+      expect(heads.map { |one| after.markers[one.id].to_s }).to eq ["", "", "1", "2", ""]
+      expect(after.paragraphs.flat_map { |one| one.direct.keys }).to eq document.paragraphs.flat_map { |one| one.direct.keys }
+      back = reread(after)
+      expect(heads.map { |one| back.markers[back.paragraphs[after.position(one.id)].id].to_s }).to eq ["", "", "1", "2", ""]
+      expect(back.paragraphs.map { |one| back.heading_level(one) }.tally[1]).to eq 5
+    end
+  end
+end

@@ -41,6 +41,14 @@ RSpec.describe "suggestions while the work goes on" do
     expect(said.settled.role(said.paragraph(5))).not_to start_with "heading"
   end
 
+  it "sees headings whose look has gone with everything put in one style first" do
+    _, (document, truth) = documents.first
+    heads = truth.select { |_, role| role.start_with?("heading") }
+    all = document.paragraphs.map(&:id)
+    now = Norvel::Edits::PutInStyle.new(all, "Body Text").apply(document.begun_as(document)).after
+    expect(heads.map { |id, _| now.suggestions.role(id) }).to eq(heads.map { |id, _| document.suggestions.role(id) })
+  end
+
   # Kinds of lines that were taken for something else.
   {
     "items that end with a semicolon" => [["(a) a float of copper;", "(b) two days of a carpenter;", "(c) a new rope."], "list_item"],

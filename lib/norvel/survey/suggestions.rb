@@ -58,8 +58,8 @@ module Norvel
         before = first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
         @document.paragraphs.each do |paragraph|
           was = before[paragraph.id] or next
-          next if @document.decisions.key?(paragraph.id) || was.style_id != paragraph.style_id ||
-            was.raw_text != paragraph.raw_text || StyleRoles.telling(@document, paragraph)
+          next if @document.decisions.key?(paragraph.id) || was.raw_text != paragraph.raw_text ||
+            StyleRoles.telling(@document, paragraph)
           draft.found[paragraph.id] = first.suggestions[paragraph.id]
         end
       end

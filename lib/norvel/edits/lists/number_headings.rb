@@ -15,8 +15,9 @@ module Norvel
       SEPARATORS = {"space" => "a space", "tab" => "a tab", "nothing" => "nothing"}.freeze
 
       # scheme: of SCHEMES; word: what "Chapter" is in the document's language; after: what stands after the last
-      # number; separator: of SEPARATORS; hanging: does the heading hang behind its number?
-      def initialize(scheme, word: nil, after: "", separator: "space", hanging: false)
+      # number; separator: of SEPARATORS; hanging: does the heading hang behind its number? without: ids of headings
+      # that have none, in a style of their own
+      def initialize(scheme, word: nil, after: "", separator: "space", hanging: false, without: [])
         raise Refused, "There is no numbering “#{scheme}”." unless SCHEMES.key?(scheme)
         raise Refused, "There is no separator “#{separator}”." unless SEPARATORS.key?(separator)
         @scheme = scheme
@@ -24,6 +25,7 @@ module Norvel
         @after = after.to_s.strip
         @separator = hanging ? "tab" : separator
         @hanging = hanging
+        @without = without
       end
 
       def change(document)
@@ -36,21 +38,50 @@ module Norvel
         sheet = styles.values.inject(document.sheet) do |now, style|
           now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id)))
         end
-        document.with(numbering:, sheet:)
+        bare(document.with(numbering:, sheet:), styles)
       end
 
       def title(_document)
-        (@scheme == "none") ? "Take numbers off the headings" : "Number the headings: #{@scheme}"
+        return "Take numbers off the headings" if @scheme == "none"
+        "Number the headings: #{@scheme}#{", #{count(@without.size, "heading")} without" if @without.any?}"
+      end
+
+      # Headings that have no number by custom: front matter, references, thanks (common practice).
+      def self.plain?(heading)
+        seen = Survey::Traits.of(heading)
+        Matters::FRONT.match?(heading.text.strip) || seen.references_word? || seen.kind == :appendix
       end
 
       private
 
-      # {0 => the style of Heading 1, …}
+      # {0 => the style of headings of the first level, …}: Heading 1, or what the file calls them
       def headings(document)
+        best = Survey::StyleRoles.best(document)
         (1..6).filter_map { |level|
-          (style = document.sheet.named("Heading #{level}", "paragraph")) &&
-            [level - 1, style]
+          usual = document.sheet.named("Heading #{level}", "paragraph")
+          style = (usual && document.uses[usual.id].positive?) ? usual : best["heading_#{level}"] || usual
+          [level - 1, style] if style && !style.name.end_with?(UNNUMBERED)
         }.to_h
+      end
+
+      UNNUMBERED = " Unnumbered"
+
+      # Those that have no number go in a style like theirs, without one.
+      def bare(document, styles)
+        known = styles.values.to_h { |style| [style.id, style] }
+        @without.group_by { |id| document.style_of(document.paragraph(id))&.id }.inject(document) do |now, (id, ids)|
+          known[id] ? in_unnumbered(now, now.sheet[id], ids) : now
+        end
+      end
+
+      def in_unnumbered(document, style, ids)
+        name = "#{style.name}#{UNNUMBERED}"
+        unless document.sheet.named(name)
+          document = DefineStyle.new(name, based_on: style.id, next_id: style.next_id).change(document)
+        end
+        made = document.sheet.named(name)
+        document = document.with(sheet: document.sheet.put(made.with(paragraph: made.paragraph.merge(list_id: 0))))
+        document.replace(ids.map { |id| document.paragraph(id).with(style_id: made.id) })
       end
 
       def levels(styles)
