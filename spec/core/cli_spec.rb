@@ -29,6 +29,14 @@ RSpec.describe Norvel::CLI do
     expect(data["paragraphs"].map { |p| p["index"] }).to eq (1..data["paragraphs"].size).to_a
   end
 
+  it "checks a file against itself where no guide is named: all is advice" do
+    status, out, = norvel("check", file, "--json")
+    data = JSON.parse(out)
+    expect([status, data["meets"], data["guide"], data["counts"].values_at("must", "should")]).to eq [0, true, nil, [0, 0]]
+    expect(data["findings"].map { |finding| finding["rule"][/\A\w+/] }.uniq).to match_array %w[accessible clean consistent headings]
+    expect(data["findings"].find { |finding| finding["rule"] == "consistent.heading_looks" }.values_at("expected", "found")).to eq ["14 pt", "13.5 pt"]
+  end
+
   it "inspects one paragraph" do
     _, out, = norvel("inspect", file, "--json", "--paragraph", "7")
     expect(JSON.parse(out)["paragraphs"].map { |p| [p["index"], p["text"]] }).to eq [[7, Demo::Thesis::TITLE]]

@@ -23,6 +23,17 @@ RSpec.describe Norvel::Edits do
     end
   end
 
+  it "splits a heading in which a bookmark stands, as of a contents list" do
+    marked = docx(p(%(<w:bookmarkStart w:id="4" w:name="_Toc4"/>#{r("The gate and its keepers")}<w:bookmarkEnd w:id="4"/>)) + p(r("Text")))
+    odt = Norvel::Formats.read(Norvel::Formats.write(marked, as: "odt").bytes, name: "marked.odt")
+    [marked, odt].each do |whole|
+      after = described_class::Retype.new(whole.paragraphs.first.id, ["The gate ", "and its keepers"]).apply(whole).after
+      expect(texts(after)).to eq ["The gate ", "and its keepers", "Text"]
+      back = reread(after)
+      expect(back.paragraphs.first(2).flat_map { |one| one.anchors.map { |anchor| anchor.object.edge } }).to eq %w[start end]
+    end
+  end
+
   it "does not lose a note" do
     expect { described_class::Retype.new(2, "Note here").apply(document) }.to raise_error(Norvel::Refused, /note or field/)
     after = described_class::Retype.new(2, "A note\uFFFA there").apply(document).after

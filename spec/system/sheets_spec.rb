@@ -20,7 +20,7 @@ RSpec.describe "the sheets", type: :feature do
     find("#sheet-14 .leaf").click
     expect(page).to have_css("#bench h2", text: "Page 14")
     fill_in "page, or words on it", with: "31"
-    click_button "Go there"
+    click_button "Go"
     expect(page).to have_css("#bench h2", text: "Page 31")
     expect(page).to have_css(".sheetsize text", text: "characters a line")
     first("a.settext rect").hover
@@ -68,7 +68,7 @@ RSpec.describe "the sheets", type: :feature do
     expect(page).to have_css("#said", text: "Number pages i, …; 1, …")
     expect(page).to have_css(".bandword", text: "Section 2 · 1–74")
     fill_in "page, or words on it", with: "ii"
-    click_button "Go there"
+    click_button "Go"
     expect(page).to have_css("#bench h2", text: "Page ii")
     find("#take-back-button").click
     expect(page).to have_css("#said", text: "Taken back: Number pages")

@@ -34,7 +34,7 @@ RSpec.describe "stations as plain pages" do
   end
 
   it "draws every page" do
-    pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates", "templates?template=ship:short-notice",
+    pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=consistency", "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates", "templates?template=ship:short-notice",
       "galley", "galley?at=5", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4", "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
     pages.each do |path|
       get "#{at}/#{path}"

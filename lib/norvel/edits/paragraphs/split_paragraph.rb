@@ -29,6 +29,7 @@ module Norvel
           raise Refused, "A section ends in this paragraph and an image, note or field stands before this place, so " \
             "it can't be split here."
         end
+        places = with_bookmarks(places, parts.first.sum { |run| run.text.size }, first_known)
         position = document.text_position(@id)
         document.with(paragraphs: document.paragraphs.dup
           .tap { |list| list[position, 1] = both(paragraph, parts.zip(places), first_known, document.next_id) }.freeze)
@@ -66,6 +67,14 @@ module Norvel
       def anchors(paragraph)
         first, second = paragraph.anchors.partition { |anchor| anchor.place <= @at }
         [first, second.map { |anchor| anchor.at(anchor.place - @at) }]
+      end
+
+      # Bookmarks stay in the paragraph that the file knows: those of the other half stand at its edge.
+      def with_bookmarks(places, cut, first_known)
+        kept, other = first_known ? places : places.reverse
+        moving, staying = other.partition { |anchor| anchor.object.is_a?(Document::Bookmark) }
+        moved = moving.map { |anchor| anchor.at(first_known ? cut : 0) }
+        first_known ? [kept + moved, staying] : [staying, moved + kept]
       end
 
       # The half that holds what the file knows stays the paragraph that it knows.
