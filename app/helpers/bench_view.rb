@@ -112,7 +112,7 @@ module BenchView
   # What a person can say that a paragraph is: [[role, words], …].
   def decisions_to_make
     roles = Norvel::Roles::ALL.except("blank").map { |name, role| [name, role.words] }
-    [["", "what it reads as"], [Norvel::Document::NO_HEADING, "no heading"], *roles]
+    [["", "as Norvel reads it"], [Norvel::Document::NO_HEADING, "no heading"], *roles]
   end
 
   # What was said of all of them, if the same.

@@ -4,6 +4,10 @@
 module FindingsView
   SHOWN = 40 # places of a group on the page
 
+  def mend_safe_words
+    guided? ? "Mend all that is safe …" : "Clean up what is sure …"
+  end
+
   def met_words
     guided? ? "The document meets #{manuscript.rules.name}." : "Nothing to tidy was found."
   end

@@ -10,7 +10,7 @@ module FindingRoutes
         "That group of findings is not there any more: it may have been mended with another."
       how = group.first.mend&.put? ? {hand:, look: look_chosen} : {}
       edit = group.edit(manuscript.rules, **how) or raise Norvel::Refused,
-        "There is no mend for this: it needs your eye."
+        "There is no mend for this: it for you to decide."
       after_mend manuscript.perform(edit, version: params[:version]).title
     end
 

@@ -19,11 +19,12 @@ module Tasks
 
   LONG = 2_000 # paragraphs whose pages nobody waits for
 
-  # The document with its pages, so that what is about them is counted too.
+  # The document with its pages, so that what is about them is counted too; without where they can't be worked out,
+  # whatever the fault: it is read all the same, and its sheets say why.
   def with_pages(document)
     document.lay_out if document.paragraphs.size <= LONG
     document
-  rescue Norvel::Layout::Defeated
+  rescue
     document
   end
   private_class_method :with_pages

@@ -96,6 +96,17 @@ RSpec.describe Norvel::Consistency do
     expect(Norvel::Guide::Check.new(everything, document).findings.map(&:severity).uniq).to eq ["should"]
   end
 
+  # a table of forty rows after some text, its first row repeated or not
+  def table(repeated)
+    rows = (1..60).map { |n| %(<w:tr>#{"<w:trPr><w:tblHeader/></w:trPr>" if n == 1 && repeated}<w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{p(r("Row #{n}"))}</w:tc></w:tr>) }
+    %(<w:tbl><w:tblPr><w:tblW w:w="4000" w:type="dxa"/></w:tblPr><w:tblGrid><w:gridCol w:w="4000"/></w:tblGrid>#{rows.join}</w:tbl>)
+  end
+
+  it "takes a table that goes over a page without a repeated row, and none with one" do
+    found = [false, true].map { |repeated| described_class.of(docx(text(30) + table(repeated) + text).tap(&:lay_out), rules: ["page_ends"]).map(&:message) }
+    expect(found).to match [[/goes on over 2 pages, and its first row is not repeated/], []]
+  end
+
   it "takes notes of another size, and single lines at the edges of pages" do
     notes = docx((1..4).map { |n| p(r(words) + note(n)) }.join, footnotes: (1..3).map { |n| footnote(n, "Leaf #{n} of the register.") }.join + footnote(4, "Leaf 4.").gsub('w:val="18"', 'w:val="22"'))
     expect(described_class.of(notes, rules: ["notes"]).map(&:found)).to eq ["11 pt"]

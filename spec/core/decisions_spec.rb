@@ -34,7 +34,7 @@ RSpec.describe Norvel::Edits::Decide do
   end
 
   it "refuses what is no role, and paragraphs that are not there" do
-    expect { decide("poem") }.to raise_error(Norvel::Refused, /no such role/)
+    expect { decide("poem") }.to raise_error(Norvel::Refused, /no such kind/)
     expect { decide("quote", [99]) }.to raise_error(Norvel::Refused)
     expect { decide("quote", []) }.to raise_error(Norvel::Refused)
   end

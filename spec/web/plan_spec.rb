@@ -27,7 +27,7 @@ RSpec.describe "the plan and what a person decides" do
 
   it "shows what would change, what it keeps and what is left, and does nothing" do
     get "#{at}/plan"
-    expect(body).to include("9 paragraphs go in <b>Heading 2</b>", "nothing is done yet", "Left for your eye", "no word changes", "When it is done")
+    expect(body).to include("9 paragraphs go in <b>Heading 2</b>", "nothing is done yet", "Left for you to decide", "no word changes", "When it is done")
     get "#{at}/plan.css"
     expect([last_response.status, body]).to match [200, /\.p[0-9a-f]+\{/]
     expect(now.ledger_entries).to be_empty

@@ -101,7 +101,7 @@ RSpec.describe "stations as plain pages" do
     expect_done "Make the style Margin Note"
     expect([document.sheet["MarginNote"].paragraph[:outline_level], document.sheet["MarginNote"].next_id, JSON.parse(manuscript.reload.letters)]).to eq [3, "BodyText", {"m" => "MarginNote"}]
     form "styles/make", kind: "paragraph", name: "Other", letter: "!"
-    expect_refused "can't be a style's letter"
+    expect_refused "be a style"
     form "styles/make", kind: "character", name: "Ship Name"
     expect_done "Make the style Ship Name"
     form "styles/values", style: "ShipName", values: {italic: "yes"}

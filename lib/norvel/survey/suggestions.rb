@@ -42,10 +42,12 @@ module Norvel
       private
 
       def drafted
-        Draft.new(@document).tap do |draft|
-          FINDERS.each { |finder| finder.new(draft).find }
-          keep(draft, @document.first) if @document.first
-        end
+        draft = Draft.new(@document)
+        told, *others = FINDERS
+        told.new(draft).find
+        keep(draft, @document.first.suggestions.draft) if @document.first
+        others.each { |finder| finder.new(draft).find } unless draft.complete?
+        draft
       end
 
       def same_as_first?
@@ -54,14 +56,15 @@ module Norvel
           first.sheet.equal?(@document.sheet) && first.decisions == @document.decisions
       end
 
+      # What neither a style nor a person tells reads as it did, as long as its words are the same.
       def keep(draft, first)
-        before = first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
+        before = @document.first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
         @document.paragraphs.each do |paragraph|
-          was = before[paragraph.id] or next
-          next if @document.decisions.key?(paragraph.id) || was.raw_text != paragraph.raw_text ||
-            StyleRoles.telling(@document, paragraph)
-          draft.found[paragraph.id] = first.suggestions[paragraph.id]
+          next if draft.known?(paragraph) || @document.decisions.key?(paragraph.id)
+          same = before[paragraph.id]&.raw_text == paragraph.raw_text
+          draft.found[paragraph.id] = first.found.fetch(paragraph.id) if same
         end
+        draft.title_page.merge!(first.title_page)
       end
     end
   end

@@ -22,6 +22,7 @@ module Norvel
           pictures
           pages
           information
+          (@worn || {}).each { |part, worn| automatic[part].drop_unused(worn) if @changed[part] }
           definitions.touched.each { |part| touch(part) }
           renumbered(packed)
         end
@@ -90,10 +91,8 @@ module Norvel
         def text(part, reader, was, now)
           return if now.paragraphs.equal?(was.paragraphs) && same_styles?
           writer = text_writer(part, reader.nodes)
-          worn = automatic[part].used
-          changed = writer.write(was, now)
-          automatic[part].drop_unused(worn) if changed
-          touch(part) if changed
+          (@worn ||= {}.compare_by_identity)[part] ||= automatic[part].used
+          touch(part) if writer.write(was, now)
           @relisted ||= writer.relisted?
           (@made ||= {}).merge!(writer.made)
         end

@@ -8,16 +8,24 @@ module Norvel
       class Draft
         # found: {id => Suggestion}; title_page: {id => true}; after_gap, fresh: {id => true} of paragraphs that follow
         # a blank one, that begin a page
-        attr_reader :document, :worded, :body, :found, :title_page, :after_gap, :fresh
+        attr_reader :document, :worded, :found, :title_page, :after_gap, :fresh
 
         def initialize(document)
           @document = document
           @worded = document.paragraphs.reject(&:blank?)
-          @body = Body.new(document, @worded)
           @found = {}
           @title_page = {}
           @places = @worded.each_with_index.to_h { |paragraph, place| [paragraph.id, place] }
           neighbours
+        end
+
+        def body
+          @body ||= Body.new(document, @worded)
+        end
+
+        # Is it told of every paragraph what it is?
+        def complete?
+          @document.paragraphs.all? { |paragraph| @found.key?(paragraph.id) }
         end
 
         def put(paragraph, role, confidence, *because)
@@ -84,12 +92,12 @@ module Norvel
         # Does it look as the running text does?
         def plain?(paragraph)
           l = letters(paragraph)
-          l[:size] == @body.size && l[:bold] == @body.bold? && l[:italic] == @body.italic? && !l[:caps] &&
+          l[:size] == body.size && l[:bold] == body.bold? && l[:italic] == body.italic? && !l[:caps] &&
             !l[:small_caps] && l[:underline] == "none" && look(paragraph)[:align] != "center"
         end
 
         def stands_out?(paragraph)
-          size(paragraph) >= @body.size + 0.5 || (letters(paragraph)[:bold] && !@body.bold?) ||
+          size(paragraph) >= body.size + 0.5 || (letters(paragraph)[:bold] && !body.bold?) ||
             Traits.of(paragraph).capitals?
         end
 
