@@ -73,7 +73,7 @@ module ConsistencyView
     return if values.size < 2
     low, high = values.map(&:first).minmax
     most = values.map(&:last).max
-    x = ->(value) { (16 + ((value - low) / (high - low) * (AXIS - 32))).round(1) }
+    x = ->(value) { (26 + ((value - low) / (high - low) * (AXIS - 52))).round(1) }
     dots = values.map do |value, count|
       said = "#{length_words(value)} in #{counted(count, "section")}"
       %(<circle class="dot" cx="#{x[value]}" cy="27" r="#{(3 + (7 * Math.sqrt(count.fdiv(most)))).round(1)}">) +

@@ -15,7 +15,7 @@ RSpec.describe Norvel::Edits::PutInStyle do
     "by a mend" => ->(ids, name, g) { Norvel::Guide::Mend::STEPS[:put_in_style].call(ids.map { |id| Norvel::Guide::Finding.new(paragraph: id) }, g, name, "heading_#{name[-1]}") }
   }
 
-  def self.word_file
+  def self.packaged
     styles = %w[1 2].map { |n| %(<w:style w:type="paragraph" w:styleId="Heading#{n}"><w:name w:val="heading #{n}"/><w:basedOn w:val="Normal"/><w:pPr><w:spacing w:before="480"/></w:pPr><w:rPr><w:b/><w:color w:val="2F5496"/><w:sz w:val="32"/></w:rPr></w:style>) }.join
     styles += %(<w:style w:type="paragraph" w:styleId="Inset"><w:name w:val="Inset"/><w:basedOn w:val="Normal"/><w:pPr><w:ind w:left="720"/></w:pPr><w:rPr><w:i/></w:rPr></w:style>)
     ->(spec) {
@@ -26,7 +26,7 @@ RSpec.describe Norvel::Edits::PutInStyle do
     }
   end
 
-  def self.open_file
+  def self.unpacked
     style = ->(name, family, parent, lines, letters, more = "") {
       lines = (family == "paragraph") ? "<style:paragraph-properties #{lines}/>" : ""
       %(<style:style style:name="#{name}" style:family="#{family}" #{%(style:parent-style-name="#{parent}") if parent} #{more}>#{lines}<style:text-properties #{letters}/></style:style>)
@@ -39,7 +39,7 @@ RSpec.describe Norvel::Edits::PutInStyle do
     ->(_) { OpenDocument.new(body, styles:, automatic:).document }
   end
 
-  formats = {"docx" => word_file, "odt" => open_file}
+  formats = {"docx" => packaged, "odt" => unpacked}
   pictured = %i[size bold italic color]
 
   def slots(paragraph) = [paragraph.direct.keys, *paragraph.runs.map { |run| run.direct.keys }]
