@@ -87,10 +87,10 @@ module BenchView
      "section" => "to the next heading"}.map { |by, words| [by, words, like(one, by).size] }
   end
 
-  # Where the style can be seen and changed with what that moves.
-  def link_to_style(paragraph)
-    style = document.style_of(paragraph) or return ""
-    %(<a href="#{path_to("styles", style: style.id)}">See #{h style.name}</a>)
+  # Where it is shown what it moves when a style takes their look, before it does.
+  def adopt_path(paragraphs)
+    style = document.style_of(paragraphs.first)
+    path_to("styles", style: style&.id.to_s, try: "adopt", ids: id_spans(paragraphs.map(&:id)))
   end
 
   def no_heading_words(paragraphs)

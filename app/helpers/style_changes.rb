@@ -9,6 +9,7 @@ module StyleChanges
     "rename" => -> { E::RenameStyle.new(style_here.id, params[:name]) },
     "base" => -> { with_usual(:base) { |base| E::RebaseStyle.new(style_here.id, base) } },
     "next" => -> { with_usual(:next) { |following| E::StyleLinks.new(style_here.id, {next_id: following}) } },
+    "adopt" => -> { put_in_style(chosen_ids, style_here.id, look: :theirs) },
     "hide" => -> { E::StyleLinks.new(style_here.id, {hidden: !style_here.hidden}) },
     "place" => -> { E::PlaceStyle.new(style_here.id, before: sent(:before)) },
     "merge" => -> { E::MergeStyles.new(style_here.id, params[:into].to_s) },

@@ -24,7 +24,7 @@ module Tasks
   def with_pages(document)
     document.lay_out if document.paragraphs.size <= LONG
     document
-  rescue
+  rescue StandardError, SystemStackError, NoMemoryError
     document
   end
   private_class_method :with_pages

@@ -116,6 +116,10 @@ on("htmx:afterSettle", fillWords);
 on("change", (event) => {
   const list = event.target.closest("#style");
   if (list) $("#put-button").textContent = `Put in ${list.selectedOptions[0].textContent}`;
+  if (event.target.id === "adopting") {
+    const link = $("#see-adopt");
+    link.href = link.href.replace(/style=[^&]*/, `style=${encodeURIComponent(event.target.value)}`);
+  }
   const looks = event.target.closest("[data-sets]");
   if (!looks) return;
   const name = looks.dataset.sets;

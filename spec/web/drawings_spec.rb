@@ -9,7 +9,7 @@ RSpec.describe "drawings" do
   # An object with the helpers of a page of this document.
   def page_of(body, styles: "", **parts)
     bytes = package(body, styles:, **parts)
-    helper = Object.new.extend(Page, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView, StyleChanges)
+    helper = Object.new.extend(Page, Units, Putting, Against, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView, StyleChanges)
     helper.instance_variable_set(:@manuscript, Manuscript.bring_in(bytes, filename: "drawn.docx"))
     helper.define_singleton_method(:params) { @params ||= {} }
     helper

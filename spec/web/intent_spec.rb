@@ -115,6 +115,16 @@ RSpec.describe "intent as plain pages" do
     expect(Manuscript.find(made.id).document.then { |now| now.paragraphs.map { |one| now.heading_level(one) } }).to eq [0] + [1, 0] * 4
   end
 
+  it "shows what it moves when a style takes a look, before it does" do
+    heads = style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:sz w:val="40"/>')
+    made = bring(package(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') * 3 + p(r("Mine", '<w:i/><w:sz w:val="30"/>'), '<w:pStyle w:val="Heading1"/>'), styles: heads), "adopt.docx")
+    get "/manuscripts/#{made.id}/styles?style=Heading1&try=adopt&ids=4"
+    expect(body).to include("Let Heading 1 take the look of paragraph 4, not kept yet", 'id="f-adopt"', 'name="ids" value="4"')
+    form(made, "styles/adopt", style: "Heading1", ids: "4")
+    now = Manuscript.find(made.id).document
+    expect([now.sheet["Heading1"].run.values.slice(:size, :italic), now.paragraph(4).runs.first.direct]).to eq [{size: 15.0, italic: true}, set]
+  end
+
   it "tells why more is found than before" do
     heads = style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:sz w:val="60"/>')
     made = bring(package(p(r("Plain words that stand here")) * 5, styles: heads), "rise.docx", against: "guide:ravelmouth-house")

@@ -145,7 +145,7 @@ RSpec.describe "work beside the requests", :web do
   end
 
   describe "paging" do
-    let(:manuscript) { Manuscript.bring_in(bytes, filename: "m.docx") }
+    let!(:manuscript) { Manuscript.bring_in(bytes, filename: "m.docx") }
 
     it "says what went wrong, and works on, when pages end in a fault of any kind" do
       beside do
