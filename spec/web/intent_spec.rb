@@ -9,7 +9,11 @@ RSpec.describe "intent as plain pages" do
   def app = Web
 
   before { WebApp.clear }
-  after { Preference.delete_all && Preference.forget && Norvel::Length.unit = nil }
+  after do
+    Preference.delete_all
+    Preference.forget
+    Norvel::Length.unit = nil
+  end
 
   def body = CGI.unescapeHTML(last_response.body)
 

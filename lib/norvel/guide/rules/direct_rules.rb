@@ -75,7 +75,7 @@ module Norvel
         end
 
         def put(style, role, why)
-          why ||= "no guide asks for that style" if @guide.role(role).empty?
+          why ||= RoleRules::UNNAMED
           Mend.new(name: "apply_role_style", label: "Put them in #{style}", safe: why.nil?,
             steps: [[:put_in_style, style, role]], why:)
         end

@@ -37,6 +37,7 @@ module Norvel
           alone = parts.size == 1 && by_hand?
           mend = Mend.new(name: alone ? "clear_direct" : "change_style", label:, safe: true, steps: parts.map(&:last))
           return mend.asking("a character style says it, which words elsewhere may wear") if @set.kind == :character
+          return mend.asking(RoleRules::UNNAMED) if mend.put? && @check.guide.role(@role)["style"].nil?
           return mend.asking(Check::RENUMBERS) if mend.put? && @check.renumbers?(@paragraph, @wanted)
           apart? ? mend.asking("part of the paragraph is set apart by it") : mend
         end

@@ -89,6 +89,7 @@ module Norvel
         # Why a person is asked first, nil where nobody needs to be.
         def why_not(paragraph, role, wanted)
           return UNSURE unless sure?(paragraph, role)
+          return UNNAMED unless @guide.role(role)["style"]
           Check::RENUMBERS if @check.renumbers?(paragraph, wanted)
         end
 
@@ -114,6 +115,7 @@ module Norvel
           end
         end
 
+        UNNAMED = "no guide asks for that style" # so it is offered
         AGAINST = 0.9 # so sure must be what contradicts a style for running text
         UNSURE = "what it is can't be told with enough confidence"
 
