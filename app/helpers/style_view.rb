@@ -261,9 +261,10 @@ module StyleView
 
   # Headings of the first level that are in its style, in order.
   def headings_to_number
-    document.paragraphs.select do |one|
+    found = document.paragraphs.select do |one|
       one.container.nil? && !one.blank? && document.heading_level(one) == 1
     end
+    Norvel::Matters.first_lines(document, found)
   end
 
   SWATCHES = 8

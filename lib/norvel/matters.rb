@@ -13,6 +13,19 @@ module Norvel
       foreword|declaration|statement|(?:table\ of\ )?contents|list\ of\ .+|abbreviations|epigraph|
       copyright|approval|frontispiece|notation|symbols)\b/ix
 
+    # Headings without those that stand under one that says no more than that a chapter begins.
+    def self.first_lines(document, headings)
+      headings.reject.with_index { |one, at| at.positive? && under_label?(document, headings[at - 1], one) }
+    end
+
+    def self.under_label?(document, before, heading)
+      label = before.text.strip
+      return false unless label.match?(Survey::Words::CHAPTER)
+      return false unless label.sub(Survey::Words::CHAPTER, "").delete(" .:–—-").empty?
+      document.paragraphs[(document.position(before.id) + 1)...document.position(heading.id)].all?(&:blank?)
+    end
+    private_class_method :under_label?
+
     def initialize(document)
       @document = document
     end
@@ -37,10 +50,14 @@ module Norvel
       @chapters ||= headings.reject { |heading| FRONT.match?(heading.text.strip) }
     end
 
-    # Every heading of the first level in the text itself.
+    # Every heading of the first level in the text itself; of a title in two paragraphs, "CHAPTER ONE" over
+    # "INTRODUCTION", the first.
     def headings
-      @headings ||= @document.paragraphs.select do |paragraph|
-        paragraph.container.nil? && @document.settled.role(paragraph) == "heading_1"
+      @headings ||= begin
+        found = @document.paragraphs.select do |paragraph|
+          paragraph.container.nil? && @document.settled.role(paragraph) == "heading_1"
+        end
+        Matters.first_lines(@document, found)
       end
     end
 

@@ -111,6 +111,12 @@ RSpec.describe Norvel::Edits::SetMatters do
     expect { described_class.new([matter(paragraph: 1), matter(paragraph: document.paragraphs.last.id)]).change(document) }.to raise_error(Norvel::Refused, /right after a table/)
   end
 
+  it "takes a title in two paragraphs for one heading" do
+    head = ->(text) { p(r(text), '<w:pStyle w:val="H1"/>') }
+    document = docx(["CHAPTER ONE", "INTRODUCTION"].map(&head).join + p(r("text")) + head["CHAPTER TWO"] + p("") + head["THE GATE"] + p(r("text")) + head["CHAPTER 3. DUES"] + head["OF OLD"], styles: style("H1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>'))
+    expect(Norvel::Matters.new(document).chapters.map(&:text)).to eq ["CHAPTER ONE", "CHAPTER TWO", "CHAPTER 3. DUES", "OF OLD"]
+  end
+
   it "tells where the body begins by the headings" do
     expect(Norvel::Matters.new(thesis).first_chapter.text).to start_with "CHAPTER 1."
     expect(Norvel::Matters.new(thesis).read.map { |one| [one.name, one.sections] }).to eq [["body", [1]]]

@@ -34,7 +34,9 @@ RSpec.describe "formats", type: :feature do
     titles.drop(1).each do |number|
       page.driver.browser.action.key_down(:control).click(find("#row-#{number} .scell").native).key_up(:control).perform
     end
-    expect(page).to have_css("#bench h2", text: /5 paragraphs|1 paragraph/)
+    expect(page).to have_css("#bench h2", text: "#{titles.size} paragraphs")
+    find("body").send_keys("1")
+    expect(page).to have_css("#said", text: "put #{titles.size} paragraphs in Heading 1")
     visit "/manuscripts/#{Manuscript.last.id}/plan"
     find("button", text: /\ADo |Make |Mend /, match: :first).click
     expect(page).to have_css("#said, .planned, #station", wait: 20)
