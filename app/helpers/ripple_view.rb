@@ -98,7 +98,7 @@ module RippleView
       return {"sections change" => @ripple.sections.size, "paragraphs stand in them" => number(@ripple.resized.size)}
     end
     inherit = [@ripple.styles.size - 1, 0].max
-    {"styles that inherit it" => inherit, "override it by hand" => number(@ripple.unmoved.size)}
+    {"styles that inherit it" => inherit, "override it by hand" => number(@ripple.overriding.size)}
   end
 
   def finding_figures

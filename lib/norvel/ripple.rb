@@ -43,6 +43,14 @@ module Norvel
       @unmoved ||= parted.last.select { |was, now| was.equal?(now) && !was.blank? }.map(&:last)
     end
 
+    # Paragraphs in a style that changes which set by hand what changes, on themselves or on most of their letters: they
+    # keep their value, whatever else of them moves.
+    def overriding
+      @overriding ||= reached.filter_map do |was, now|
+        now if was.equal?(now) && !was.blank? && sets_what_changes?(now)
+      end
+    end
+
     def findings_gone
       counts.first
     end
@@ -127,6 +135,30 @@ module Norvel
           (was && marker(before, was) != marker(after, now))
         [was, now] if was && reached
       end
+    end
+
+    def sets_what_changes?(paragraph)
+      names = changed_in(after.style_of(paragraph)) or return false
+      @sets ||= {}
+      @sets.fetch([paragraph.makeup, names]) do |key|
+        look = after.letter_look(paragraph)
+        most = paragraph.letters.find { |run| after.run_look(run, paragraph).equal?(look) }
+        set = paragraph.direct.keys + (most ? most.direct.keys : [])
+        @sets[key] = set.any? { |slot| names.include?(Styles::Properties[slot].key) }
+      end
+    end
+
+    # Names of the properties that a style gives otherwise after the change; nil where it does not change.
+    def changed_in(style)
+      return unless style
+      @changed_in ||= Hash.new do |known, id|
+        names = %i[paragraph run].flat_map do |place|
+          looks = [before, after].map { |one| one.cascade.of_style(one.sheet[id], place) }
+          looks.first.differences(looks.last, place).map(&:name)
+        end
+        known[id] = names.empty? ? nil : names
+      end
+      @changed_in[style.id] if before.sheet[style.id]
     end
 
     # Markers are counted only when lists may have changed.

@@ -91,6 +91,15 @@ RSpec.describe "edits of styles" do
       expect(ripple({indent_left: 10.0}).moved.map { |place| place.after.text }.tally).to eq({"Text" => 3})
     end
 
+    it "counts those that set by hand what changes, though other words of them move" do
+      made = docx(p(r("Follows")) + p(r("Mostly its own ", '<w:sz w:val="30"/>') + r("in part")) + p(r("Another"), '<w:jc w:val="center"/>'))
+      told = described_class.new(Norvel::Edits::ChangeStyle.new("Normal", {size: 20.0}), made, Norvel::Guide::Check.new(thesis_guide, made))
+      expect([told.moved.size, told.unmoved.size, told.overriding.map(&:text)]).to eq [3, 0, ["Mostly its own in part"]]
+      words = docx(p(r("Some ") + r("words", '<w:rStyle w:val="Ship"/>')), styles: style("Ship", "Ship", type: "character", rpr: "<w:i/>"))
+      told = described_class.new(Norvel::Edits::ChangeStyle.new("Ship", {bold: true}), words, Norvel::Guide::Check.new(thesis_guide, words))
+      expect([told.moved.size, told.overriding.size]).to eq [1, 0]
+    end
+
     it "counts findings that go and come" do
       better = ripple({line_spacing: {rule: "multiple", value: 2.0}})
       expect(better.findings_gone).to be >= 3

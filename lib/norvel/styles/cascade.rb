@@ -64,8 +64,10 @@ module Norvel
         known.key?(key) ? known[key] : known[key] = yield
       end
 
-      # The look that text in a style has when nothing is set directly, for :paragraph or :run.
+      # The look that text in a style has when nothing is set directly, for :paragraph or :run; words in a character
+      # style stand in the default paragraph style.
       def of_style(style, place)
+        return run_look(nil, nil, style.id, PropertySet::EMPTY) if place == :run && style&.type == "character"
         return run_look(style&.id, nil, nil, PropertySet::EMPTY) if place == :run
         look(:paragraph, paragraph_layers(style&.id, PropertySet::EMPTY, nil), size(style&.id, nil))
       end
