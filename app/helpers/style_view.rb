@@ -134,7 +134,7 @@ module StyleView
 
   # Styles in use and their bases; all of them when asked.
   def lineage(all: false)
-    Lineage.new(document) { |style| all || used?(style) || style.equal?(chosen_style) }
+    Lineage.new(document) { |style| all || used?(style) || fresh?(style) || style.equal?(chosen_style) }
   end
 
   def leaf_path(leaf, **more)
@@ -179,7 +179,8 @@ module StyleView
 
   def unused_styles
     document.sheet.styles.values.reject do |style|
-      used?(style) || style.default || %w[table numbering].include?(style.type) || style.equal?(chosen_style)
+      used?(style) || fresh?(style) || style.default || style.equal?(chosen_style) ||
+        %w[table numbering].include?(style.type)
     end
   end
 
