@@ -221,11 +221,8 @@ module BenchView
   # Is all that it says worked out by a field, as an entry of a contents list is?
   def computed?(paragraph)
     worded = paragraph.letters.select { |run| run.words.match?(/[[:alnum:]]/) }
-    worded.any? && worded.all? { |run|
-      run.within.any?(Norvel::Document::FieldResult) || run.within.any?(
-          Norvel::Document::Field
-        )
-    }
+    made = ->(around) { around in Norvel::Document::FieldResult | Norvel::Document::Field }
+    worded.any? && worded.all? { |run| run.within.any?(&made) }
   end
 
   # How many paragraphs have other words than they came with, came, or went.

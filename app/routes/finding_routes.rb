@@ -39,7 +39,8 @@ module FindingRoutes
     app.helpers do
       # By its key, in the check against the guide or against itself.
       def group_of_findings(key)
-        (manuscript.check.groups + consistency_groups).find { |group| group.key == key }
+        keyed = ->(group) { group.key == key }
+        manuscript.check.groups.find(&keyed) || consistency_groups.find(&keyed)
       end
 
       # The same parts ticked, for the address of the looks.

@@ -9,9 +9,10 @@ module Norvel
     ROLES = Roles::STATED
 
     class << self
-      # Names of the guides that ship, with their Guide.
+      # Names of the guides that ship, with their Guide: files that stand still while the program runs.
       def shipped
-        Dir[File.join(FOLDER, "*.yml")].sort.to_h { |path| [File.basename(path, ".yml"), load(path, checked: true)] }
+        @shipped ||= Dir[File.join(FOLDER, "*.yml")].sort
+          .to_h { |path| [File.basename(path, ".yml"), load(path, checked: true)] }.freeze
       end
 
       # A shipped guide's name, or a path to a YAML file. Raises UnusableGuide.

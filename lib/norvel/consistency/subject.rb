@@ -33,7 +33,7 @@ module Norvel
         @worded ||= @document.paragraphs.reject(&:blank?)
       end
 
-      # {level => [Paragraph, …]} of headings outside the title page.
+      # {level => [Paragraph, …]} of the headings of the text itself, which title page and contents lines are not.
       def headings
         @headings ||= worded.select { |one| role(one).start_with?("heading_") && one.part == :body }
           .group_by { |one| role(one)[/\d/].to_i }
