@@ -4,6 +4,9 @@
 module Browser
   FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --disable-dev-shm-usage --hide-scrollbars --window-size=1280,800].freeze
 
+  # Seconds that a busy machine may take for what is sure to come: a script's answer, a whole page judged by axe.
+  PATIENCE = 180
+
   def self.boot
     return if @booted
     @booted = true
@@ -14,13 +17,17 @@ module Browser
     Capybara.register_driver(:chromium) do |app|
       options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium", args: FLAGS + ["--user-data-dir=#{Dir.mktmpdir}"])
       options.add_preference("download.default_directory", downloads)
-      Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+      service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+      Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:, timeout: PATIENCE)
+        .tap { |driver| driver.browser.manage.timeouts.script_timeout = PATIENCE }
     end
     Capybara.app = Web
     Capybara.server = :puma, {Silent: true, Threads: "1:4"}
     Capybara.default_driver = Capybara.javascript_driver = :chromium
-    Capybara.default_max_wait_time = 8
+    Capybara.default_max_wait_time = 20
     Capybara.enable_aria_label = true
+    Axe::Configuration.instance.legacy_mode = true # the other mode gives an empty page one second to load
+    Axe::Configuration.instance.skip_iframes = true
   end
 
   def self.downloads
