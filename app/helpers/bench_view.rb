@@ -65,7 +65,7 @@ module BenchView
 
   # How large and heavy its name is written.
   def form_of_name(style, name)
-    look = style ? document.cascade.of_style(style, :run).values : manuscript.pattern.values(document, name)
+    look = style ? document.cascade.of_style(style, :run).values : style_pattern.values(document, name)
     base = document.cascade.of_style(document.sheet.default, :run)[:size]
     larger = (look[:size] || base) / base
     {"b" => look[:bold], "i" => look[:italic], "large" => larger > 1.3, "small" => larger < 0.95}.select { |_, on| on }

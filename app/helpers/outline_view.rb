@@ -24,7 +24,7 @@ module OutlineView
 
   # The edit that the form asks for. Raises Norvel::Refused.
   def outline_edit
-    how = {guide: manuscript.rules, hand:, pattern: manuscript.pattern}
+    how = {guide: manuscript.rules, hand:, pattern: style_pattern}
     if params[:one]
       level, ids = params[:one].to_s.split(":", 2)
       return Norvel::Edits::OutlineLevels.new(Spans.read(ids.to_s, document.working), "level-#{level}", **how)

@@ -18,6 +18,19 @@ module Putting
     LOOKS.key?(sent.to_s) ? sent.to_sym : :style
   end
 
+  # What a style that the document lacks begins with.
+  def style_pattern
+    @style_pattern ||= manuscript.pattern
+  end
+
+  # The look that stands chosen before a person chooses: that of the style; theirs where the style is made now and
+  # neither template nor guide says how it looks.
+  def look_offered(style, role: nil)
+    return look_chosen if LOOKS.key?(params[:look].to_s)
+    there = document.sheet[style.to_s]&.paragraph? || document.sheet.called(style.to_s)
+    (there || style_pattern.describes?(document, style.to_s, role:)) ? :style : :theirs
+  end
+
   # Paragraphs in a style by its id, by the name of a usual one, or of a new one.
   def put_in_style(ids, style, look: look_chosen, role: nil)
     raise Norvel::Refused, "No style was chosen." if style.to_s.strip.empty?
@@ -25,13 +38,12 @@ module Putting
     unless known || role || Norvel::Styles::Usual[style]
       raise Norvel::Refused, "There is no paragraph style “#{cut(style.to_s, 60)}” in this document."
     end
-    Norvel::Edits::PutInStyle.new(ids, style.to_s, hand:, look:, role:,
-      pattern: manuscript.pattern)
+    Norvel::Edits::PutInStyle.new(ids, style.to_s, hand:, look:, role:, pattern: style_pattern)
   end
 
   # The same by what they are: {role => ids}. looks: {role => :style or :theirs}
   def put_in_roles(roles, looks: {})
-    Norvel::Edits::PutInRoles.new(roles, manuscript.rules, hand:, looks:, pattern: manuscript.pattern)
+    Norvel::Edits::PutInRoles.new(roles, manuscript.rules, hand:, looks:, pattern: style_pattern)
   end
 
   # In a style that takes their look: one that is there, or a new one.

@@ -53,7 +53,7 @@ module StyleChanges
   def with_usual(name)
     sent = sent(name)
     return yield(sent) if sent.nil? || document.sheet[sent] || Norvel::Styles::Usual[sent].nil?
-    make = E::DefineUsual.new(sent, pattern: manuscript.pattern)
+    make = E::DefineUsual.new(sent, pattern: style_pattern)
     edit = yield(make.change(document).sheet.called(sent).id)
     E::Several.new([make, edit], title: "Make #{sent}. #{edit.title(make.change(document))}")
   end

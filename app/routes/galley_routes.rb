@@ -89,7 +89,10 @@ module GalleyRoutes
     app.post("/manuscripts/:id/galley/outcome") do
       ids = chosen_ids
       next "" if ids.empty? || params[:style].to_s.empty?
-      partial(:put_outcome, put: put_in_style(ids, params[:style]))
+      put = put_in_style(ids, params[:style])
+      next partial(:put_outcome, put:) if ids.one?
+      drawn = outcomes(ids, params[:style])
+      partial(:put_outcome, put:) + partial(:outcomes, outcomes: drawn, chosen: look_offered(params[:style]))
     end
 
     app.post("/manuscripts/:id/edits/list") { perform list_edit }

@@ -43,7 +43,7 @@ module StyleRoutes
 
     # A style takes over the look of paragraphs, which go in it, from the galley.
     app.post("/manuscripts/:id/edits/adopt") do
-      perform Norvel::Edits::PutInStyle.new(chosen_ids, params[:style].to_s, look: :theirs, pattern: manuscript.pattern)
+      perform Norvel::Edits::PutInStyle.new(chosen_ids, params[:style].to_s, look: :theirs, pattern: style_pattern)
     end
 
     app.helpers do

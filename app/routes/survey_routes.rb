@@ -42,7 +42,7 @@ module SurveyRoutes
     # Both outcomes of putting a look group in a style, drawn on its own line.
     app.get("/manuscripts/:id/survey/outcomes") do
       group = look_group(params[:look_group])
-      partial(:outcomes, outcomes: outcomes(group.paragraphs.map(&:id), params[:style]), chosen: look_chosen)
+      partial(:outcomes, outcomes: outcomes(group.paragraphs.map(&:id), params[:style]), chosen: look_offered(params[:style]))
     end
 
     app.post("/manuscripts/:id/edits/outline") do

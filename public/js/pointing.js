@@ -121,7 +121,7 @@ on("change", (event) => {
     link.href = link.href.replace(/style=[^&]*/, `style=${encodeURIComponent(event.target.value)}`);
   }
   const looks = event.target.closest("[data-sets]");
-  if (!looks) return;
+  if (!looks?.value) return;
   const name = looks.dataset.sets;
   for (const radio of document.querySelectorAll(`input[name^="${name}"]`)) radio.checked = radio.value === looks.value;
 });

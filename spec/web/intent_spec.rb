@@ -67,6 +67,22 @@ RSpec.describe "intent as plain pages" do
     expect([sizes.uniq.size, put.paragraph(7).direct, put.paragraph(7).runs.first.direct]).to eq [1, set, set]
   end
 
+  # Nobody chose what a style that is made now looks like; what the file, a template or a guide says was chosen.
+  it "offers the paragraphs' own look for a style that it makes, the style's for one that somebody described" do
+    offered = ->(manuscript) {
+      get "/manuscripts/#{manuscript.id}/roles"
+      body.scan(/name="look_(\w+)" value="(\w+)" checked/).to_h
+    }
+    heading = style("Heading1", "heading 1", rpr: '<w:sz w:val="32"/>')
+    text = (1..6).map { |n| p(r("The keeper wrote the height of tide #{n} in the book, and the hour beside it, before he lit the lamp.")) }.join
+    own = package(text + p(r("The light", %q(<w:b/><w:sz w:val="30"/>))) + text, styles: heading)
+    expect(offered[bring(own, "own.docx")]).to eq("heading_1" => "style", "body" => "theirs")
+    expect(offered[bring(own, "held.docx", against: "guide:ravelmouth-house")]["body"]).to eq "style"
+    made = bring(own, "seen.docx", against: "")
+    post "/manuscripts/#{made.id}/galley/outcome", {authenticity_token: token, ids: "1-6", style: "Body Text"}
+    expect(body).to include("The style is made now", 'value="theirs" checked')
+  end
+
   it "keeps the switch for what was set by hand" do
     made = bring(package(p(r("Set by hand", '<w:sz w:val="30"/>'), '<w:jc w:val="center"/>') + p(r("Also", '<w:sz w:val="30"/>'))), "hand.docx")
     form(made, "edits/style", ids: "1", style: "Body Text", hand: "stays")

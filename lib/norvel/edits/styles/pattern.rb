@@ -16,6 +16,11 @@ module Norvel
         from_template(document, name) || plain(document, name).merge(asked(document, name, role))
       end
 
+      # Does a template or a guide say how it looks?
+      def describes?(document, name, role: nil)
+        !from_template(document, name).nil? || !asked(document, name, role).empty?
+      end
+
       private
 
       def from_template(document, name)
