@@ -24,6 +24,7 @@ RSpec.describe Norvel::Edits do
     document = docx(p(r("\tText begins")) + p(r("\tText"), '<w:ind w:firstLine="400"/>'))
     after = described_class::IndentWithoutTabs.new([1, 2]).apply(document).after
     expect(after.paragraphs.map { |paragraph| [paragraph.text, after.look(paragraph)[:first_line]] }).to eq [["Text begins", 36.0], ["Text", 20.0]]
+    expect([after.paragraphs[0].direct, after.style_name(after.paragraphs[0])]).to eq [set, "Normal with first line 36 pt"] # a mend sets nothing by hand
   end
 
   it "gives a style the space that blank paragraphs stood for (one at 11 pt is about 12 pt: common practice)" do

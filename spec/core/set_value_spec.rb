@@ -39,6 +39,19 @@ RSpec.describe Norvel::Edits::SetValue do
     expect([after.sheet["Normal"].run[:color], after.paragraphs[0].runs[0].direct[:color], after.paragraphs[1].runs[0].direct]).to eq [nil, "#000000", set]
   end
 
+  # The style says it for most, a style of their own for the fewer; nothing is set by hand on anybody.
+  it "gives the fewer of those that share a style one of their own" do
+    many = docx(p(r("Sources", '<w:b/><w:sz w:val="32"/>')) + p(r(running)) * 6)
+    most = described_class.new((2..7).to_a, :line_spacing, {rule: "multiple", value: 2.0}).apply(many).after
+    few = described_class.new([1, 2], :align, "center").apply(many).after
+    expect(spacings(most)).to eq [1.0, *[2.0] * 6]
+    expect(few.paragraphs.map { |one| few.look(one)[:align] }).to eq ["center", "center", *["left"] * 5]
+    names = [most, few].map { |after| after.paragraphs.map { |one| after.style_name(one) }.tally }
+    expect(names).to eq [{"Normal with line spacing single" => 1, "Normal" => 6}, {"Normal with alignment centred" => 2, "Normal" => 5}]
+    expect([most, few].flat_map { |after| after.paragraphs.map(&:direct) }.uniq).to eq [set]
+    expect([most, few].map { |after| spacings(reread(after)) }).to eq [most, few].map { |after| spacings(after) }
+  end
+
   it "keeps words set apart, and reaches what a list level says" do
     mixed = docx(p(r("#{running} ") + r("and in red", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="BodyText"/>') * 2, styles:)
     after = described_class.new([1, 2], :color, "#333333").apply(mixed).after

@@ -3,7 +3,7 @@
 module Norvel
   module Edits
     # Takes the tabs or spaces away that begin paragraphs and lets a first-line indent do their work: that of the style
-    # where it has one or where nearly all its paragraphs began so, else one of the paragraph.
+    # where it has one or where nearly all its paragraphs began so, else that of a style of their own.
     class IndentWithoutTabs < Edit
       SPACE = 0.25 # of the size: how wide a space is in the usual text faces
       LEAST = 9.0 # points; less was no indent but a slip
@@ -19,7 +19,7 @@ module Norvel
         begun = chosen(document, @ids).select { |paragraph| @pattern.match?(paragraph.seen_text) }
         indents = begun.to_h { |paragraph| [paragraph.id, indent(paragraph, document)] }
         after = with_styles(document, begun, indents)
-        after.replace(begun.map { |paragraph| begun_by_style(after, after.paragraph(paragraph.id), indents) })
+        after.replace(begun.map { |one| without_tabs(after, after.paragraph(one.id), indents[one.id]) })
       end
 
       def title(_document)
@@ -33,11 +33,10 @@ module Norvel
 
       private
 
-      def begun_by_style(document, paragraph, indents)
+      def without_tabs(document, paragraph, wanted)
         now = RewriteText.replace(paragraph, @pattern)
-        wanted = indents.fetch(paragraph.id)
         return now if wanted.nil? || document.look(paragraph)[:first_line] == wanted
-        set_directly(document, now, :first_line, wanted)
+        set_directly(document, now, :first_line, wanted) # what stood there by hand, or a list, says otherwise
       end
 
       # What the first line is to begin with, nil where it stays as it is.
@@ -59,14 +58,16 @@ module Norvel
         (tabs == 1 && first) ? first - left : document.settings.default_tab_stop * tabs
       end
 
-      # Styles nearly all of whose paragraphs begin so get the indent themselves.
+      # The most frequent indent is a style's where nearly all of it begins so; the others are those of styles made now.
       def with_styles(document, begun, indents)
-        begun.select { |paragraph| indents[paragraph.id] }.group_by { |paragraph| document.style_of(paragraph)&.id }
-          .inject(document) do |now, (id, list)|
-            next now unless agreed?(document, id, list)
-            usual = list.map { |paragraph| indents[paragraph.id] }.tally.max_by(&:last).first
-            ChangeStyleFor.new(id, {first_line: usual}, list.map(&:id)).change(now)
+        indented = begun.select { |paragraph| indents[paragraph.id] }.group_by { |one| document.style_of(one)&.id }
+        indented.except(nil).inject(document) do |now, (id, list)|
+          own = !agreed?(document, id, list)
+          ways = list.group_by { |paragraph| indents[paragraph.id] }.sort_by { |_, some| -some.size }
+          ways.each_with_index.inject(now) do |after, ((indent, some), place)|
+            ChangeStyleFor.new(id, {first_line: indent}, some.map(&:id), apart: own || place > 0).change(after)
           end
+        end
       end
     end
   end

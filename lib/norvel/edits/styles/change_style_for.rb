@@ -2,25 +2,25 @@
 
 module Norvel
   module Edits
-    # Changes a style for the sake of some paragraphs. Styles based on it that others wear, and other paragraphs in it,
-    # look as before: those styles say themselves what they inherited, those paragraphs have it by hand.
-    class ChangeStyleFor < Edit
-      # style: an id; values: by names of the property table; ids: the paragraphs it is for
-      def initialize(style, values, ids)
+    # Changes a style for the sake of some paragraphs. Others that wear it and would look otherwise then go on looking
+    # as they did: the fewer of both get a style of their own, based on it, and nobody has anything set by hand. Styles
+    # based on it that others wear say themselves what they inherited.
+    class ChangeStyleFor < StyleEdit
+      # style: an id; values: by names of the property table; ids: the paragraphs it is for; apart: do they get a style
+      # of their own in any case?
+      def initialize(style, values, ids, apart: false)
         @style = style
         @values = values
         @ids = ids
+        @apart = apart
       end
 
       def change(document)
-        after = with_heirs(document, ChangeStyle.new(@style, @values).change(document))
-        ours = @ids.to_h { |id| [id, true] }
-        fitting = Fitting.new(document, after)
-        after.replace(document.everything.filter_map do |paragraph|
-          next if ours[paragraph.id] || document.style_of(paragraph)&.id != @style
-          now = fitting.fit(paragraph)
-          now unless now.equal?(paragraph)
-        end)
+        changed = with_heirs(document, ChangeStyle.new(@style, @values).change(document))
+        meant = @ids.select { |id| document.style_of(document.paragraph(id))&.id == @style }
+        others = moved(document, changed)
+        return in_own_style(document, meant, @values) if @apart || others.size > meant.size
+        others.empty? ? changed : in_own_style(changed, others, said_by(document, document.sheet[@style]))
       end
 
       def title(document)
@@ -28,6 +28,45 @@ module Norvel
       end
 
       private
+
+      # Ids of others that wear the style and would look otherwise.
+      def moved(before, after)
+        ours = @ids.to_h { |id| [id, true] }
+        before.everything.reject { |one| ours[one.id] || before.style_of(one)&.id != @style }.group_by(&:makeup)
+          .select { |_, (one, *)| @values.keys.any? { |name| moves?(before, after, one, name) } }
+          .each_value.flat_map { |list| list.map(&:id) }
+      end
+
+      def moves?(before, after, paragraph, name)
+        property = Styles::Properties[name]
+        was, now = [before, after].map do |document|
+          (property.on == :run) ? document.letter_look(paragraph) : document.look(paragraph)
+        end
+        !property.same?(was[name], now[name])
+      end
+
+      # Paragraphs of the style in one that is based on it.
+      def in_own_style(document, ids, values)
+        name = own_name(document, values)
+        own = DefineStyle.new(name, based_on: @style, values:)
+        made = document.sheet.named(name) ? document : own.change(document)
+        id = made.sheet.named(name).id
+        made.replace(ids.map { |one| made.paragraph(one).with(style_id: id) })
+      end
+
+      # "Body Text with line spacing double"
+      def own_name(document, values)
+        said = values.map do |key, value|
+          property = Styles::Properties[key]
+          "#{property.label.downcase} #{property.spoken(value)}"
+        end
+        "#{name_of(document, @style)} with #{said.join(" and ")}".tr(",;", "  ").squeeze(" ")
+      end
+
+      # What a style gives of the values that change.
+      def said_by(document, style)
+        @values.keys.to_h { |name| [name, document.cascade.of_style(style, Styles::Properties[name].on)[name]] }
+      end
 
       def with_heirs(document, after)
         wanted = @ids.filter_map { |id| document.style_of(document.paragraph(id))&.id }.to_h { |id| [id, true] }
@@ -43,13 +82,8 @@ module Norvel
 
       # What the style had from its base and would have otherwise now.
       def inherited(before, after, style)
-        @values.keys.filter_map { |name|
-          property = Styles::Properties[name]
-          was, now = [before, after].map do |document|
-            document.cascade.of_style(document.sheet[style.id], property.on)[name]
-          end
-          [name, was] unless property.same?(was, now)
-        }.to_h
+        was, now = [before, after].map { |document| said_by(document, document.sheet[style.id]) }
+        was.reject { |name, value| Styles::Properties[name].same?(value, now[name]) }
       end
     end
   end

@@ -3,8 +3,8 @@
 module Norvel
   module Edits
     # One value for many paragraphs: "double spacing on everything". The styles they wear are changed, not each of them,
-    # and what is set by hand against it goes; paragraphs that are not meant look as before, whether they share a style
-    # or one is based on it. Words that are set apart in their paragraph stay so.
+    # and what is set by hand against it goes; where others wear a style too, these get one of their own. Paragraphs
+    # that are not meant stay as they are. Words that are set apart in their paragraph stay so.
     class SetValue < Edit
       # ids: paragraphs of the text; name: of the property table; value: as its type has it
       def initialize(ids, name, value)
@@ -42,9 +42,12 @@ module Norvel
         "#{@property.label} #{@property.spoken(@value)} on #{count(@ids.size)}"
       end
 
-      # Names of the styles that change for it.
+      # Names of the styles that say it afterwards, changed or made for it.
       def styles(document)
-        worn(document, chosen(document, @ids)).keys.filter_map { |id| document.sheet[id]&.name }
+        after = change(document)
+        after.sheet.styles.each_value.select { |style|
+          style.paragraph? && own(style) != own(document.sheet[style.id]) && right?(after, style.id)
+        }.map(&:name)
       end
 
       private
@@ -69,32 +72,41 @@ module Norvel
         @value.points(document.cascade.of_style(style, :run)[:size])
       end
 
+      # What a style says of it itself.
+      def own(style)
+        style&.public_send(@property.on)&.slice(*Styles::Properties.slots_of(@property.name))
+      end
+
       def right?(document, id)
         style = document.sheet[id]
         same?(document.cascade.of_style(style, @property.on), wanted(document, style))
       end
 
-      # {style id => those that wear it} of the styles that would not give them the value. One that more others wear is
-      # none of theirs, nor is the base of all others unless most of them wear it: what stands in it is set by hand.
+      # {style id => those that wear it} of the styles that would not give them the value. No style is made or changed
+      # for a single one among others: it has the value by hand.
       def worn(document, paragraphs)
         meant = @ids.to_h { |id| [id, true] }
-        others = document.everything.reject { |one| one.blank? || meant[one.id] }
-          .map { |one| document.style_of(one)&.id }.tally
+        shared = document.everything.reject { |one| one.blank? || meant[one.id] }
+          .to_h { |one| [document.style_of(one)&.id, true] }
         groups = paragraphs.group_by { |paragraph| document.style_of(paragraph)&.id }.except(nil)
         groups.reject do |id, list|
-          list.size < others.fetch(id, 0) || right?(document, id) ||
-            (document.sheet[id].default && list.size * 2 < paragraphs.size)
+          right?(document, id) || (list.one? && (shared[id] || base?(document, id, list, paragraphs)))
         end
       end
 
       # Bases first, so that what inherits from them is seen as it will be.
       def by_styles(document, paragraphs)
         ids = paragraphs.map(&:id)
-        worn(document, paragraphs).keys.sort_by { |id| document.sheet.chain(document.sheet[id]).size }
-          .inject(document) do |now, id|
+        worn(document, paragraphs).sort_by { |id, _| document.sheet.chain(document.sheet[id]).size }
+          .inject(document) do |now, (id, list)|
             next now if right?(now, id)
-            ChangeStyleFor.new(id, {@property.name => @value}, ids).change(now)
+            ChangeStyleFor.new(id, {@property.name => @value}, ids, apart: base?(document, id, list, ids)).change(now)
           end
+      end
+
+      # The base of all others does not change for the sake of few.
+      def base?(document, id, list, all)
+        document.sheet[id].default && list.size * 2 < all.size
       end
 
       # A list, a table or a character style says otherwise: set on the paragraph itself, on words only where it is all
