@@ -75,7 +75,7 @@ RSpec.describe "intent as plain pages" do
     }
     heading = style("Heading1", "heading 1", rpr: '<w:sz w:val="32"/>')
     text = (1..6).map { |n| p(r("The keeper wrote the height of tide #{n} in the book, and the hour beside it, before he lit the lamp.")) }.join
-    own = package(text + p(r("The light", %q(<w:b/><w:sz w:val="30"/>))) + text, styles: heading)
+    own = package(text + p(r("The light", '<w:b/><w:sz w:val="30"/>')) + text, styles: heading)
     expect(offered[bring(own, "own.docx")]).to eq("heading_1" => "style", "body" => "theirs")
     expect(offered[bring(own, "held.docx", against: "guide:ravelmouth-house")]["body"]).to eq "style"
     made = bring(own, "seen.docx", against: "")
