@@ -13,8 +13,8 @@ module Norvel
     #               first, what it would change
     Odd = Value.define(:rule, :paragraph, :section, :message, :usual, :found, :steps, :label, :why)
 
-    SUBJECTS = [PageSetups, PageNumbers, RunningLines, Spacing, ParagraphBreaks, ChapterStarts, Parted,
-      HeadingLooks, HeadingCase, HeadingNumbers, CaptionForms, ListForms, NoteLooks].freeze
+    SUBJECTS = [PageSetups, PageNumbers, RunningLines, Spacing, AroundObjects, ParagraphBreaks, ChapterStarts, Parted,
+      EmptyPages, HeadingLooks, HeadingCase, HeadingNumbers, CaptionForms, ListForms, NoteLooks].freeze
     RULES = %w[page_setup page_numbers running spacing paragraph_break page_ends heading_looks heading_case
       heading_numbers captions lists notes].freeze
 

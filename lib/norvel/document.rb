@@ -120,6 +120,11 @@ module Norvel
       @blocks ||= (tables.empty? && paragraphs.none?(&:container)) ? paragraphs : Blocks.of(paragraphs, tables)
     end
 
+    # Those of them that something is seen of.
+    def shown_blocks
+      @shown_blocks ||= blocks.reject { |block| block.is_a?(Paragraph) && block.nothing? }
+    end
+
     # The same without these paragraphs. Places with names that stood in them stand at the next one now, as in the file.
     def without(ids)
       return self if ids.empty?

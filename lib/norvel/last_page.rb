@@ -47,7 +47,7 @@ module Norvel
     end
 
     def blank_sentence
-      last = @document.paragraphs.rindex { |paragraph| !Layout::Emptiness.nothing?(paragraph) }
+      last = @document.paragraphs.rindex { |paragraph| !paragraph.nothing? }
       label = last && @pages.label_of(@document.paragraphs[last].id)
       blanks = count(@document.paragraphs.size - (last || -1) - 1, "blank paragraph")
       label ? "The words end on page #{label}; #{blanks} after them make the rest." : "There is nothing but #{blanks}."
@@ -60,7 +60,7 @@ module Norvel
     end
 
     def edits
-      blanks = @document.paragraphs.select { |one| Layout::Emptiness.nothing?(one) && one.removable? }
+      blanks = @document.paragraphs.select { |one| one.nothing? && one.removable? }
       trailing = @document.paragraphs.reverse.take_while { |one| blanks.include?(one) }
       lists = [trailing, blanks].map { |list| list.map(&:id) }.reject(&:empty?).uniq
       [*lists.first(1).map { |ids| Edits::RemoveBlankParagraphs.new(ids, keep_gaps: false) },

@@ -51,9 +51,7 @@ module Norvel
       end
 
       def blocks
-        @blocks ||= @document.blocks.reject do |block|
-          block.is_a?(Document::Paragraph) && block.blank? && block.images.empty? && block.boxes.empty?
-        end
+        @document.shown_blocks
       end
 
       def blocks_at

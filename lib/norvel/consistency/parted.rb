@@ -15,17 +15,11 @@ module Norvel
       private
 
       def captions
-        blocks.each_cons(2).filter_map do |one, other|
+        @document.shown_blocks.each_cons(2).filter_map do |one, other|
           caption, figure = (figure?(one) ? [other, one] : [one, other])
           next unless figure?(figure) && caption.is_a?(Document::Paragraph) && caption?(caption)
           was, now = [figure, caption].map { |block| @pages.sheets_of(block.id).last&.page }
           told_caption(caption, was, now) if was && now && was != now
-        end
-      end
-
-      def blocks
-        @document.blocks.reject do |block|
-          block.is_a?(Document::Paragraph) && block.blank? && block.images.empty?
         end
       end
 

@@ -123,6 +123,11 @@ module Norvel
         @blank = holds != :content && !raw_text.match?(/[^\s\u00A0]/)
       end
 
+      # Is there nothing of it to be seen but its height?
+      def nothing?
+        blank? && images.empty? && boxes.empty?
+      end
+
       # Does what follows it stand on another page, because of a break in it or a section that ends with it?
       def ends_page?
         return @ends_page if defined?(@ends_page)

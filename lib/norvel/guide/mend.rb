@@ -35,7 +35,9 @@ module Norvel
       take_look: ->(list, guide, style, role) {
         Edits::TakeLook.new(Mend.ids(list), style, asked: guide.requirements(role), quiet: true)
       },
-      change_style: ->(list, _, style, values) { Edits::ChangeStyleFor.new(style, values, Mend.ids(list)) },
+      change_style: ->(list, _, style, values) {
+        Edits::ChangeStyleFor.new(style, values, Mend.ids(list), kinds: true)
+      },
       change_level: ->(_, _, definition, level, values) { Edits::ChangeListLevel.new(definition, level, values) },
       clear: ->(list, _, options) { Edits::ClearDirect.new(Mend.ids(list), **options) },
       let_style_say: ->(list, _, ruled) { Edits::LetStyleSay.new(Mend.ids(list), ruled:) },

@@ -207,10 +207,10 @@ module Norvel
       # Groups with the very same steps are mended as one.
       def edits(groups, found)
         ids = found.to_h { |finding| [finding.paragraph, true] }
-        groups.group_by { |group| group.first.mend.steps }.values.map do |list|
+        groups.group_by { |group| group.first.mend.steps }.values.filter_map do |list|
           findings = list.flat_map(&:findings).select { |finding| finding.paragraph.nil? || ids[finding.paragraph] }
           findings = findings.uniq(&:paragraph) if findings.all?(&:paragraph)
-          list.first.first.mend.edit(findings, guide)
+          list.first.first.mend.edit(findings, guide) if findings.any?
         end
       end
 

@@ -6,11 +6,7 @@ module Norvel
     class Emptiness
       # Is there nothing to read on a sheet?
       def self.blank?(sheet)
-        sheet.notes.nil? && (sheet.blank || (sheet.paragraphs.any? && sheet.paragraphs.all? { |one| nothing?(one) }))
-      end
-
-      def self.nothing?(paragraph)
-        paragraph.blank? && paragraph.images.empty? && paragraph.boxes.empty?
+        sheet.notes.nil? && (sheet.blank || (sheet.paragraphs.any? && sheet.paragraphs.all?(&:nothing?)))
       end
 
       def initialize(result, sheet)
@@ -66,7 +62,7 @@ module Norvel
         return here if here.size == @sheet.paragraphs.size
         first = @document.text_position(@sheet.paragraphs.first.id)
         above = @document.paragraphs.first(first).reverse
-        above.take_while { |one| Emptiness.nothing?(one) && one.removable? } + here
+        above.take_while { |one| one.nothing? && one.removable? } + here
       end
     end
   end

@@ -6,12 +6,13 @@ module Norvel
     # as they did: the fewer of both get a style of their own, based on it, and nobody has anything set by hand. Styles
     # based on it that others wear say themselves what they inherited.
     class ChangeStyleFor < StyleEdit
-      # style: an id; values: by names of the property table; ids: the paragraphs it is for; apart: do they get a style
-      # of their own in any case?
-      def initialize(style, values, ids, apart: false)
+      # style: an id; values: by names of the property table; ids: the paragraphs it is for; kinds: is it for all in the
+      # style that are what these are?; apart: do they get a style of their own in any case?
+      def initialize(style, values, ids, kinds: false, apart: false)
         @style = style
         @values = values
         @ids = ids
+        @kinds = kinds
         @apart = apart
       end
 
@@ -32,7 +33,9 @@ module Norvel
       # Ids of others that wear the style and would look otherwise.
       def moved(before, after)
         ours = @ids.to_h { |id| [id, true] }
-        before.everything.reject { |one| ours[one.id] || before.style_of(one)&.id != @style }.group_by(&:makeup)
+        kinds = @kinds ? @ids.map { |id| before.settled.role(before.paragraph(id)) }.uniq : []
+        before.everything.select { |one| !ours[one.id] && before.style_of(one)&.id == @style }
+          .reject { |one| kinds.include?(before.settled.role(one)) }.group_by(&:makeup)
           .select { |_, (one, *)| @values.keys.any? { |name| moves?(before, after, one, name) } }
           .each_value.flat_map { |list| list.map(&:id) }
       end

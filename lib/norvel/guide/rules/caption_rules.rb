@@ -31,11 +31,7 @@ module Norvel
         private
 
         def blocks
-          @blocks ||= @document.blocks.reject { |block| block.is_a?(Document::Paragraph) && nothing?(block) }
-        end
-
-        def nothing?(paragraph)
-          paragraph.blank? && paragraph.images.empty? && paragraph.boxes.empty?
+          @document.shown_blocks
         end
 
         # [[kind, its place among the blocks], …] of figures and tables in the text itself.
