@@ -3,6 +3,7 @@
 # The person's unit: one for all lengths, in fields, rulers and words alike. Sizes of letters and spaces are in points.
 module Units
   BARE = /\A[+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)\z/
+  BARE_STOP = /-?\d+(?:[.,]\d+)?(?=\s*(?:\z|;|,\s|with\b))/ # "right 15 with dots, 6"
 
   def unit
     Preference.unit
@@ -16,6 +17,7 @@ module Units
   # What was typed for a property; a number without a unit is in the one that stands in its field. Raises
   # Norvel::Refused.
   def typed_property(property, text)
+    return property.type.typed(text.to_s.gsub(BARE_STOP) { "#{_1} #{unit}" }) if property.name == :tabs
     length = property.type.instance_of?(Norvel::Styles::Types::Length) && !property.name.start_with?("space_")
     property.type.typed(length ? with_unit(text) : text)
   end
