@@ -18,7 +18,7 @@ require "tmpdir"
 Dir[File.join(__dir__, "support", "*.rb")].each { |path| require path }
 
 RSpec.configure do |config|
-  if ENV["RUNTIMES"]
+  if ENV["RUNTIMES"].to_s != ""
     require "parallel_tests/rspec/runtime_logger"
     config.add_formatter ParallelTests::RSpec::RuntimeLogger, "tmp/runtimes.log"
   end

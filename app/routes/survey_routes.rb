@@ -41,8 +41,8 @@ module SurveyRoutes
 
     # Both outcomes of putting a look group in a style, drawn on its own line.
     app.get("/manuscripts/:id/survey/outcomes") do
-      group = look_group(params[:look_group])
-      partial(:outcomes, outcomes: outcomes(group.paragraphs.map(&:id), params[:style]), chosen: look_offered(params[:style]))
+      ids = look_group(params[:look_group]).paragraphs.map(&:id)
+      partial(:outcomes, outcomes: outcomes(ids, params[:style]), chosen: look_offered(params[:style]))
     end
 
     app.post("/manuscripts/:id/edits/outline") do

@@ -113,12 +113,14 @@ class Promised
     paragraph.runs.flat_map { |run| [document.run_look(run, paragraph)] * run.words.gsub(/[\s\u00A0]+/, "").size }
   end
 
-  # A paragraph that is in another style now is in the one of its settled role.
+  # A paragraph that is in another style now is in the one of its settled role; or in one of its own, based on the style
+  # that changed for others.
   def style(was, now, role)
     return if was.style_id == now.style_id
     name = @after.style_name(now)
     wanted = @guide.role(role)["style"] || Norvel::Roles[role].style
-    say(was, "#{role} is in #{name}, not in #{wanted}") unless name.casecmp?(wanted.to_s)
+    own = [wanted, @before.style_name(was)].any? { |base| name.downcase.start_with?("#{base} with ".downcase) }
+    say(was, "#{role} is in #{name}, not in #{wanted}") unless name.casecmp?(wanted.to_s) || own
   end
 
   def accounts

@@ -35,7 +35,7 @@ RSpec.describe "the server" do
       server.start
       client = server.client
       shelf = nil
-      200.times { (shelf = client.get("/").body).match?(/Being read|Waiting: /) ? sleep(0.1) : break }
+      1200.times { (shelf = client.get("/").body).match?(/Being read|Waiting: /) ? sleep(0.1) : break }
       expect(told.map { |n| answers[n].value.code }.uniq).to eq ["303"]
       expect(shelf.scan(/>long (\d)</).flatten.map(&:to_i)).to include(*told)
     end

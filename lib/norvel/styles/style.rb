@@ -17,6 +17,11 @@ module Norvel
         type == "character"
       end
 
+      # Is it made of another for some of what that is for: "Heading 1 Unnumbered", based on Heading 1?
+      def variant_of?(other)
+        based_on == other.id && name.start_with?("#{other.name} ")
+      end
+
       def set(place)
         (place == :run) ? run : paragraph
       end

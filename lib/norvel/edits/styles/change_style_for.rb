@@ -3,8 +3,9 @@
 module Norvel
   module Edits
     # Changes a style for the sake of some paragraphs. Others that wear it and would look otherwise then go on looking
-    # as they did: the fewer of both get a style of their own, based on it, and nobody has anything set by hand. Styles
-    # based on it that others wear say themselves what they inherited.
+    # as they did: the fewer of both get a style of their own, based on it, and nobody has anything set by hand. Where
+    # it is for kinds, as guides ask it of their styles, it is always the others. Styles based on it that others wear
+    # say themselves what they inherited.
     class ChangeStyleFor < StyleEdit
       # style: an id; values: by names of the property table; ids: the paragraphs it is for; kinds: is it for all in the
       # style that are what these are?; apart: do they get a style of their own in any case?
@@ -20,7 +21,7 @@ module Norvel
         changed = with_heirs(document, ChangeStyle.new(@style, @values).change(document))
         meant = @ids.select { |id| document.style_of(document.paragraph(id))&.id == @style }
         others = moved(document, changed)
-        return in_own_style(document, meant, @values) if @apart || others.size > meant.size
+        return in_own_style(document, meant, @values) if @apart || (!@kinds && others.size > meant.size)
         others.empty? ? changed : in_own_style(changed, others, said_by(document, document.sheet[@style]))
       end
 
@@ -42,10 +43,12 @@ module Norvel
 
       def moves?(before, after, paragraph, name)
         property = Styles::Properties[name]
-        was, now = [before, after].map do |document|
-          (property.on == :run) ? document.letter_look(paragraph) : document.look(paragraph)
+        return !property.same?(before.look(paragraph)[name], after.look(paragraph)[name]) if property.on == :paragraph
+        runs = paragraph.makeup.letters
+        return !property.same?(before.letter_look(paragraph)[name], after.letter_look(paragraph)[name]) if runs.empty?
+        runs.any? do |run|
+          !property.same?(before.run_look(run, paragraph)[name], after.run_look(run, paragraph)[name])
         end
-        !property.same?(was[name], now[name])
       end
 
       # Paragraphs of the style in one that is based on it.

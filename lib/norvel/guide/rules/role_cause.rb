@@ -8,6 +8,7 @@ module Norvel
       # base of all others, would move much else.
       class RoleCause
         BY_HAND = %i[direct character].freeze
+        BASE = "paragraphs of other kinds are in that style too, and would get one of their own"
 
         # run: for properties of letters; found: the value seen
         def initialize(check, requirement, paragraph, run, found, role)
@@ -38,6 +39,7 @@ module Norvel
           mend = Mend.new(name: alone ? "clear_direct" : "change_style", label:, safe: true, steps: parts.map(&:last))
           return mend.asking("a character style says it, which words elsewhere may wear") if @set.kind == :character
           return mend.asking(RoleRules::UNNAMED) if mend.put? && @check.guide.role(@role)["style"].nil?
+          return mend.asking(BASE) if mend.name == "change_style" && !mend.put? && @style.default && shared?
           return mend.asking(Check::RENUMBERS) if mend.put? && @check.renumbers?(@paragraph, @wanted)
           apart? ? mend.asking("part of the paragraph is set apart by it") : mend
         end
@@ -70,7 +72,7 @@ module Norvel
         # [label, step]: into the role's style, or the style changed; nil when the style is right.
         def in_style
           called = @wanted && @document.sheet.called(@wanted)
-          if @wanted && !@style.equal?(called)
+          if @wanted && !@style.equal?(called) && !(called && @style.variant_of?(called))
             return unless @check.guide.role(@role)["style"] || !style_right?
             return ["Put them in #{@wanted}", [:put_in_style, @wanted, @role]]
           end

@@ -124,17 +124,12 @@ module Norvel
           @wanted_styles ||= Hash.new { |known, name| known[name] = [@document.sheet.called(name)] }
           style = @wanted_styles[wanted].first
           own = @document.style_of(paragraph)
-          !style.nil? && (style.equal?(own) || variant?(own, style))
+          !style.nil? && (style.equal?(own) || own&.variant_of?(style))
         end
 
         # Is it in the style of its role because someone put it there? All text is in a file's base style at first.
         def chosen?(paragraph, role)
           in_style?(paragraph, @guide.role(role)["style"].to_s) && !@document.style_of(paragraph).default
-        end
-
-        # "Heading 1 Unnumbered", based on Heading 1.
-        def variant?(own, style)
-          own && own.based_on == style.id && own.name.start_with?("#{style.name} ")
         end
 
         # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.
