@@ -5,7 +5,7 @@
 # where it is converted), as machines are noisy: what grows with its square takes minutes.
 RSpec.describe "files of extremes" do
   # EXTREMES=1 for the whole size of each, which takes minutes.
-  seconds, megabytes, size = 5, 400, ENV["EXTREMES"] ? 1.0 : 0.03
+  seconds, megabytes, size = 5, 400, ENV["EXTREMES"] ? 1.0 : 0.02
   stages = {
     "read" => ->(held) { held[:document] = Norvel::Formats.read(held[:bytes], name: held[:name]) },
     "checked" => ->(held) { Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), held[:document]).findings },

@@ -41,9 +41,14 @@ RSpec.describe "the door for what is sent", :web do
     end.uniq.reject { |_, address| address.end_with?("/discard") }
   end
 
+  # DOOR=1 for every shape at every address; else each address meets a third of the shapes.
+  define_method(:turn) do |list, shape|
+    ENV["DOOR"] ? list : list.each_with_index.select { |_, at| (at + wrong.keys.index(shape)) % 3 == 0 }.map(&:first)
+  end
+
   def faults(shape, value)
     known = token
-    addresses.flat_map do |verb, address|
+    turn(addresses, shape).flat_map do |verb, address|
       variants = address.include?("/styles/values") ? StyleChanges::CHANGES.keys.map { |name| address.sub("values", name) } : [address]
       variants.filter_map { |place| fault(verb, place, shape, value, known) }
     end
