@@ -60,28 +60,16 @@ module Norvel
         (1..6).filter_map { |level|
           usual = document.sheet.named("Heading #{level}", "paragraph")
           style = (usual && document.uses[usual.id].positive?) ? usual : best["heading_#{level}"] || usual
-          [level - 1, style] if style && !style.name.end_with?(UNNUMBERED)
+          [level - 1, style] if style && !style.name.end_with?(StyleUnnumbered::SUFFIX)
         }.to_h
       end
-
-      UNNUMBERED = " Unnumbered"
 
       # Those that have no number go in a style like theirs, without one.
       def bare(document, styles)
         known = styles.values.to_h { |style| [style.id, style] }
         @without.group_by { |id| document.style_of(document.paragraph(id))&.id }.inject(document) do |now, (id, ids)|
-          known[id] ? in_unnumbered(now, now.sheet[id], ids) : now
+          known[id] ? StyleUnnumbered.new(id, ids).change(now) : now
         end
-      end
-
-      def in_unnumbered(document, style, ids)
-        name = "#{style.name}#{UNNUMBERED}"
-        unless document.sheet.named(name)
-          document = DefineStyle.new(name, based_on: style.id, next_id: style.next_id).change(document)
-        end
-        made = document.sheet.named(name)
-        document = document.with(sheet: document.sheet.put(made.with(paragraph: made.paragraph.merge(list_id: 0))))
-        document.replace(ids.map { |id| document.paragraph(id).with(style_id: made.id) })
       end
 
       def levels(styles)

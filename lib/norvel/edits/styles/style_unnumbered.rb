@@ -2,15 +2,20 @@
 
 module Norvel
   module Edits
-    # Gives the paragraphs of a numbered style that have no number, since it was switched off on each of them (a preface
-    # among chapters), a style of their own: based on theirs, in contents lists as they are, without a number.
+    # Gives paragraphs of a numbered style that have no number (a preface among chapters) a style of their own: based on
+    # theirs, in contents lists as they are, without a number.
     class StyleUnnumbered < StyleEdit
-      def initialize(id)
+      SUFFIX = " Unnumbered"
+
+      # id: the numbered style; ids: of the paragraphs, else those of the style whose number is switched off on each
+      def initialize(id, ids = nil)
         @id = id
+        @ids = ids
       end
 
-      # The paragraphs of the style whose number is switched off.
+      # The paragraphs that it is for.
       def places(document)
+        return @ids.map { |id| document.paragraph(id) } if @ids
         return [] unless document.sheet[@id]&.paragraph? && document.cascade.memo(:listed, @id) { listed?(document) }
         document.paragraphs.select { |one| document.style_of(one)&.id == @id && one.direct[:list_id]&.zero? }
       end
@@ -18,9 +23,9 @@ module Norvel
       def change(document)
         without = places(document)
         raise Refused, "Nothing in #{name_of(document, @id)} has its number switched off." if without.empty?
-        named = DefineStyle.new(name(document), based_on: @id, next_id: document.sheet[@id].next_id).change(document)
-        style = named.sheet.named(name(document))
-        made = named.with(sheet: named.sheet.put(style.with(paragraph: style.paragraph.merge(list_id: 0))))
+        made = with_style(document)
+        style = made.sheet.named(name(document))
+        made = made.with(sheet: made.sheet.put(style.with(paragraph: style.paragraph.merge(list_id: 0))))
         made.replace(without.map do |paragraph|
           paragraph.with(style_id: style.id, direct: paragraph.direct.without(:list_id, :list_level))
         end)
@@ -34,7 +39,12 @@ module Norvel
 
       # Lists of styles part names with commas.
       def name(document)
-        "#{name_of(document, @id)} Unnumbered"
+        "#{name_of(document, @id)}#{SUFFIX}"
+      end
+
+      def with_style(document)
+        return document if document.sheet.named(name(document))
+        DefineStyle.new(name(document), based_on: @id, next_id: document.sheet[@id].next_id).change(document)
       end
 
       def listed?(document)
