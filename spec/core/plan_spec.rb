@@ -98,10 +98,16 @@ RSpec.describe Norvel::Guide::Plan do
       expect(after.paragraphs.count(&:blank?)).to eq 0
     end
 
-    it "become space of the paragraph where they are not agreed on" do
-      after = plan((spaced(p("")) + spaced("")) * 2).after
-      before = after.paragraphs.select { |one| one.text == "Sources" }.map { |one| after.look(one)[:space_before] }
-      expect(before).to eq [12.0, 0.0, 12.0, 0.0]
+    it "stay where a style's paragraphs differ in them, and become its space throughout when a person says so" do
+      body = (spaced(p("")) + spaced("")) * 2
+      before = ->(after) { after.paragraphs.select { |one| one.text == "Sources" }.map { |one| after.look(one)[:space_before] } }
+      made = plan(body)
+      expect([before[made.after], made.after.paragraphs.count(&:blank?)]).to eq [[0.0] * 4, 2]
+      expect(made.left.find { |entry| entry[:rule] == "clean.blank_paragraph" }).to include(count: 2, why: "2 others in Heading 1 have no such space and would get it too")
+      offered = made.parts.find(&:off)
+      after = plan(body, with: [offered.key]).after
+      expect([offered.key, before[after], after.paragraphs.count(&:blank?)]).to eq ["space_for_blanks asked", [12.0] * 4, 0]
+      expect(after.paragraphs.map(&:direct).uniq).to eq [set]
     end
 
     it "stay on a title page, between tables, in verse and where many push" do
@@ -140,8 +146,9 @@ RSpec.describe Norvel::Guide::Plan do
 
   describe "parts" do
     it "can be left out: they are shown switched off, and what stays is told" do
-      all = plan(heads * 3 + (p(r(running)) + p("")) * 3)
-      without = plan(heads * 3 + (p(r(running)) + p("")) * 3, without: ["put_in_style Heading 1"])
+      body = heads * 3 + (p(r(running)) + p("")) * 31 + p(r(running))
+      all = plan(body)
+      without = plan(body, without: ["put_in_style Heading 1"])
       expect(all.parts.map(&:off)).to all be false
       expect(without.parts.select(&:off).map(&:key)).to eq ["put_in_style Heading 1"]
       expect(without.left).to include(rule: "headings.unmarked", count: 3, why: "left out of the plan")

@@ -61,9 +61,12 @@ RSpec.describe "the plan and what a person decides" do
   end
 
   it "says so when a fault of its own prevents it" do
+    WebApp::Remembered.known.clear # so that it is held against its guide anew
     allow(Norvel::Survey::Gaps).to receive(:new).and_raise(NoMethodError)
     get "#{at}/plan"
     expect([last_response.status, body]).to match [422, /mistake of its own/]
+  ensure
+    WebApp::Remembered.known.clear
   end
 
   it "keeps what a person says, shows it, and forgets it when asked" do

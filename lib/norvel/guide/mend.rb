@@ -14,6 +14,11 @@ module Norvel
         steps.first.first == :put_in_style
       end
 
+      # Is it offered in a plan, to be ticked, where it is not safe?
+      def offered?
+        put? || steps.first.first == :space_for_blanks
+      end
+
       # The same as one that asks first.
       def asking(why)
         with(safe: false, why:)
@@ -66,7 +71,9 @@ module Norvel
       remove_page_breaks: ->(_, _, ids) { Edits::RemovePageBreaks.new(ids) },
       begin_on_next_page: ->(_, _, ids) { Edits::BeginOnNextPage.new(ids) },
       describe: ->(_, _, values) { Edits::Describe.new(values) },
-      space_for_blanks: ->(list, guide) { Edits::SpaceForBlanks.new(Mend.ids(list), asked: guide.asked) },
+      space_for_blanks: ->(list, guide, equal = false) {
+        Edits::SpaceForBlanks.new(Mend.ids(list), asked: guide.asked, equal:)
+      },
       remove_blanks: ->(list, _, ids = nil) {
         Edits::RemoveBlankParagraphs.new(ids || Mend.ids(list), keep_gaps: ids.nil?)
       },

@@ -146,7 +146,7 @@ module Norvel
 
       def mendable?(group)
         mend = group.first.mend
-        mend && wanted?(group.rule) && (mend.safe || mend.put?) && group.findings.any? { |finding| new?(finding) }
+        mend && wanted?(group.rule) && (mend.safe || mend.offered?) && group.findings.any? { |finding| new?(finding) }
       end
 
       # One part: its groups' mends in order. True when it changed something.

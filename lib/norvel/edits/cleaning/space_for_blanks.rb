@@ -2,35 +2,41 @@
 
 module Norvel
   module Edits
-    # Takes blank paragraphs out and puts the space they made back: as the space of a style where nearly all its
-    # paragraphs have it, else of the paragraph. What stands by purpose stays.
+    # Takes blank paragraphs out and lets the styles beside them have the space they made, equal throughout a style.
+    # Nothing is set by hand: where a style's paragraphs differ in it, the blank ones stay, unless the style is to have
+    # it in any case. What stands by purpose stays.
     class SpaceForBlanks < Edit
-      # ids: blank paragraphs; asked: {role => {property => Guide::Requirement}}
-      def initialize(ids, asked: {})
+      # ids: blank paragraphs; asked: {role => {property => Guide::Requirement}}; equal: do styles get the space of most
+      # gaps where not nearly all their paragraphs have one?
+      def initialize(ids, asked: {}, equal: false)
         @ids = ids
         @asked = asked
+        @equal = equal
       end
 
       def change(document)
-        gaps = gaps(document)
-        going = gaps.flat_map { |gap| gap.blanks.map(&:id) }
-        after = gaps.select(&:holder).group_by { |gap| [document.style_of(gap.holder)&.id, gap.side] }
-          .inject(document) { |now, ((style, side), list)| with_space(document, now, style, side, list) }
-        after.without(going)
+        going = going(document)
+        after = by_holder(document, going).inject(document) do |now, ((style, side), list)|
+          ChangeStyle.new(style, {side => usual(list)}).change(now)
+        end
+        after.without(going.flat_map { |gap| gap.blanks.map(&:id) })
       end
 
       def title(document)
-        "Make space of #{count(gaps(document).sum { |gap| gap.blanks.size }, "blank paragraph")}"
+        "Make space of #{count(going(document).sum { |gap| gap.blanks.size }, "blank paragraph")}"
       end
 
       def removes_white_space?
         true
       end
 
-      # Gaps that would be set at single paragraphs, as their style is not agreed on them.
-      def by_hand(document)
-        gaps(document).select(&:holder).group_by { |gap| [document.style_of(gap.holder)&.id, gap.side] }
-          .reject { |(style, _), list| agreed?(document, style, list) }.values.flatten
+      # {gap => how many others of the style would get the space too} of those whose style is not agreed on them.
+      def uneven(document)
+        by_holder(document, gaps(document)).flat_map { |(style, side), list|
+          others = others(document, style, side, list)
+          agreed = !document.sheet[style]&.default && others <= list.size * (1 - AGREED)
+          agreed ? [] : list.map { |gap| [gap, others] }
+        }.to_h
       end
 
       private
@@ -41,12 +47,38 @@ module Norvel
           .select { |gap| gap.stays.nil? && gap.blanks.all? { |blank| wanted[blank.id] } }
       end
 
-      def with_space(document, now, style, side, list)
-        if agreed?(document, style, list)
-          usual = list.map(&:space).tally.max_by(&:last).first
-          return ChangeStyle.new(style, {side => usual}).change(now)
+      def going(document)
+        @equal ? gaps(document) : gaps(document) - uneven(document).keys
+      end
+
+      # {[style, side] => gaps} of those that become space.
+      def by_holder(document, gaps)
+        gaps.select(&:holder).group_by { |gap| [document.style_of(gap.holder)&.id, gap.side] }
+      end
+
+      # How many others of the style would stand further from their neighbour than they do.
+      def others(document, style, side, list)
+        holders = list.to_h { |gap| [gap.holder.id, true] }
+        space = usual(list)
+        document.paragraphs.each_with_index.count do |one, at|
+          next if one.blank? || holders[one.id] || document.style_of(one)&.id != style
+          moves?(document, one, neighbour(document, at, side), side, space)
         end
-        now.replace(list.map { |gap| set_directly(now, now.paragraph(gap.holder.id), side, gap.space) })
+      end
+
+      def neighbour(document, at, side)
+        return document.paragraphs[at + 1] if side == :space_after
+        document.paragraphs[at - 1] if at.positive?
+      end
+
+      def moves?(document, one, other, side, space)
+        return false if other.nil? || document.look(one)[side] >= space
+        facing = (side == :space_after) ? :space_before : :space_after
+        document.settings.sum_spaces || document.look(other)[facing] < space
+      end
+
+      def usual(gaps)
+        gaps.map(&:space).tally.max_by(&:last).first
       end
     end
   end

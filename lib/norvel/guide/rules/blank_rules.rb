@@ -7,37 +7,41 @@ module Norvel
       class BlankRules < Family
         RULE = "clean.blank_paragraph"
         RULES = [Rule.new(name: RULE, goes_by: :document, stage: :text, switch: ["clean", "blank_paragraphs"])].freeze
-        LABEL = "Make space of them"
-        SPACE = Mend.new(name: "remove_blank_paragraphs", label: LABEL, safe: true, steps: [[:space_for_blanks]])
-        TAKEN = Mend.new(name: "remove_blank_paragraphs", label: "Remove them, and make space of what can be",
+        SPACE = Mend.new(name: "remove_blank_paragraphs", label: "Make space of them", safe: true, steps: [[:space_for_blanks]])
+        EQUAL = Mend.new(name: "remove_blank_paragraphs", label: "Make space of them, equal throughout the style",
+          safe: false, steps: [[:space_for_blanks, true]])
+        TAKEN = Mend.new(name: "remove_blank_paragraphs", label: "Remove them; a style gets the space where most had it",
           safe: false, steps: [[:remove_blanks]])
-        HAND = "the space would have to be set by hand at each place"
 
         def findings
           return [] unless asked?(RULE)
           gaps = Survey::Gaps.new(@document, asked: @guide.asked)
-          by_hand = by_hand(gaps)
+          uneven = uneven(gaps)
           gaps.all.flat_map do |gap|
-            why = gap.stays || (HAND if by_hand[gap.blanks.first.id])
-            gap.blanks.map { |blank| found(blank, why) }
+            mend = mend(gap, uneven[gap.blanks.first.id])
+            gap.blanks.map { |blank| found(blank, mend) }
           end
         end
 
         private
 
-        def found(blank, why)
+        def found(blank, mend)
           finding(RULE, paragraph: blank, message: "A blank paragraph stands for space", asked: "none",
-            found: "a blank paragraph", cause: [why], mend: why ? TAKEN.with(why:) : SPACE, cite: @guide.clean["cite"])
+            found: "a blank paragraph", cause: [mend.why], mend:, cite: @guide.clean["cite"])
         end
 
-        # Where the guide minds formatting by hand as much as blank paragraphs, one is no mend for the other.
-        def by_hand(gaps)
-          return {} unless Rules["clean.direct"].said(@guide)
-          direct, blank = ["clean.direct", RULE].map { |name| Check::SEVERITIES.index(@guide.severity(name)) }
-          return {} if direct > blank
+        def mend(gap, others)
+          return TAKEN.with(why: gap.stays) if gap.stays
+          return SPACE unless others
+          style = @document.style_name(gap.holder)
+          EQUAL.with(why: "#{others} others in #{style} have no such space and would get it too")
+        end
+
+        # {id of a blank paragraph => how many others of the style beside it have no gap}
+        def uneven(gaps)
           ids = gaps.all.reject(&:stays).flat_map { |gap| gap.blanks.map(&:id) }
-          Edits::SpaceForBlanks.new(ids, asked: @guide.asked).by_hand(@document)
-            .flat_map { |gap| gap.blanks.map(&:id) }.to_h { |id| [id, true] }
+          Edits::SpaceForBlanks.new(ids, asked: @guide.asked).uneven(@document)
+            .to_h { |gap, others| [gap.blanks.first.id, others] }
         end
       end
     end
