@@ -146,7 +146,7 @@ RSpec.describe Norvel::Guide::Plan do
 
   describe "parts" do
     it "can be left out: they are shown switched off, and what stays is told" do
-      body = heads * 3 + (p(r(running)) + p("")) * 31 + p(r(running))
+      body = heads * 3 + (p(r(running)) + p("")) * 70 + p(r(running))
       all = plan(body)
       without = plan(body, without: ["put_in_style Heading 1"])
       expect(all.parts.map(&:off)).to all be false
