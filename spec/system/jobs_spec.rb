@@ -74,7 +74,7 @@ RSpec.describe "whole jobs", type: :feature do
     said("Put 50 paragraphs in the styles of 3 kinds")
     act { click_link "Styles" }
     act { find(".lineage a", text: "Body Text", match: :first).click }
-    act { select "justified", from: "v-align" }
+    act { select "left", from: "v-align" }
     act { click_button "Keep" }
     said("Change Body Text")
     act { find("summary", text: "Number headings …").click }
