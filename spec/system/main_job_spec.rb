@@ -121,7 +121,7 @@ RSpec.describe "the main job", type: :feature do
 
   # Source: axe-core (Deque Systems), WCAG 2.2 rules and best practices.
   it "has no fault that axe-core finds, on any screen" do
-    bring_in(Demo::Thesis.new.bytes, "thesis.docx")
+    bring_in(Demo::Handbook.new.bytes, "handbook.docx")
     galley = current_path
     visit "#{galley}?at=60"
     expect(page).to have_css("#put")

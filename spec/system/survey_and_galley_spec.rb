@@ -128,6 +128,7 @@ RSpec.describe "survey and galley", type: :feature do
 
   # Source: axe-core (Deque Systems).
   it "has no fault that axe-core finds" do
+    at = "/manuscripts/#{Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx").id}"
     ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "roles", "beside", "paste"].each do |station|
       visit "#{at}/#{station}"
       expect(page).to be_axe_clean.excluding(".outcome-line") # the document's own colours
