@@ -18,6 +18,7 @@ module Norvel
       WORDED = 4 # words of a paragraph that counts for its document
       ENOUGH = 200 # paragraphs
       SAMPLE = 500 # letters of a text that are looked at
+      BEGINNING = 160 # letters that mostly tell
       # What stands between words: white space, signs and digits.
       SIGNS = "\t-@[-`{-~"
       FURTHER_SIGNS = "\u00A0-\u00BF\u2000-\u206F"
@@ -50,6 +51,11 @@ module Norvel
       def of_paragraph(paragraph)
         return if paragraph.word_count < LENGTH
         paragraph.remember(:language) { clear(signs(paragraph)) }
+      end
+
+      # Is a paragraph plainly in a language, by its beginning alone?
+      def plainly?(paragraph, tag)
+        paragraph.remember(:language_begun) { clear(score(paragraph.text[0, BEGINNING])) } == tag
       end
 
       # The language of a tag: "en" of "en-GB".

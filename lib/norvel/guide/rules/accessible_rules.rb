@@ -55,6 +55,7 @@ module Norvel
         def strangers(usual)
           usual = Survey::Language.primary(usual) or return []
           @document.paragraphs.filter_map do |paragraph|
+            next if Survey::Language.plainly?(paragraph, usual)
             read = Survey::Language.of_paragraph(paragraph)
             stranger(paragraph, read) if read && read != usual && !says?(paragraph, read)
           end

@@ -14,6 +14,7 @@ module Norvel
           @document = document
           @worded = document.paragraphs.reject(&:blank?)
           @found = {}
+          @left = {nil => @worded}
           @title_page = {}
           @places = @worded.each_with_index.to_h { |paragraph, place| [paragraph.id, place] }
           neighbours
@@ -36,10 +37,10 @@ module Norvel
           @found.key?(paragraph.id)
         end
 
-        # Those that nothing was found of yet; most: of so many words at most.
+        # Those that nothing was found of yet; most: of so many words at most. What was found once stays found.
         def left(most = nil)
-          among = most ? (@short ||= {})[most] ||= @worded.select { |paragraph| paragraph.word_count <= most } : @worded
-          among.reject { |paragraph| @found.key?(paragraph.id) }
+          among = @left.fetch(most) { @worded.select { |paragraph| paragraph.word_count <= most } }
+          @left[most] = among.reject { |paragraph| @found.key?(paragraph.id) }
         end
 
         def inspect
