@@ -72,7 +72,7 @@ RSpec.describe "plans" do
   end
 
   it "keep them on documents mixed by chance (property)" do
-    (1..40).each { |seed| promised("mixed #{seed}", Mixed.new(seed).document, guides) }
+    SomeOf.seeds(1..40).each { |seed| promised("mixed #{seed}", Mixed.new(seed).document, guides) }
     told("mixed documents")
     expect(@again.fdiv(@plans)).to be <= 0.06
   end
