@@ -225,13 +225,21 @@ module BenchView
     worded.any? && worded.all? { |run| run.within.any?(&made) }
   end
 
+  # Are its words others, and not only its number counted now that was typed?
+  def reworded?(first, was, paragraph)
+    return false if was.sealed_text == paragraph.sealed_text
+    printed = [[first, was], [document, paragraph]].map { |whose, one| "#{whose.markers[one.id]} #{one.sealed_text}" }
+    printed.map { |text| text.gsub(/[\s\u00A0]+/, "") }.uniq.size > 1
+  end
+
   # How many paragraphs have other words than they came with, came, or went.
   def reworded
-    came = manuscript.first_document.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
+    first = manuscript.first_document
+    came = first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
     changed = document.paragraphs.count do |paragraph|
       was = came.delete(paragraph.id)
       next false if computed?(paragraph)
-      was ? was.sealed_text != paragraph.sealed_text : !paragraph.blank?
+      was ? reworded?(first, was, paragraph) : !paragraph.blank?
     end
     changed + came.each_value.count { |paragraph| !paragraph.blank? && !computed?(paragraph) }
   end

@@ -16,7 +16,7 @@ module Norvel
 
       # Is it offered in a plan, to be ticked, where it is not safe?
       def offered?
-        put? || steps.first.first == :space_for_blanks
+        put? || %i[space_for_blanks list_typed].include?(steps.first.first)
       end
 
       # The same as one that asks first.
@@ -82,6 +82,7 @@ module Norvel
         Edits::IndentWithoutTabs.new(Mend.ids(list), pattern: Survey::ByHand::LEADING_SPACE, asked: guide.asked)
       },
       single_spaces: ->(list, _) { Edits::SingleSpaces.new(Mend.ids(list)) },
+      list_typed: ->(list, _) { Edits::ListTyped.new(Mend.ids(list)) },
       join_lines: ->(list, _) { Edits::JoinLines.new(Mend.ids(list)) }
     }.freeze
 

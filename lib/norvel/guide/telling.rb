@@ -23,6 +23,7 @@ module Norvel
         when "indent_without_spaces" then "spaces at the start of #{counted} become first-line indents"
         when "single_spaces" then "double spaces in #{counted} become single"
         when "join_lines" then "line breaks in sentences of #{counted} become spaces"
+        when "list_typed" then "typed signs of #{counted("list item")} are counted by lists"
         when "let_style_say" then "what #{counted} set by hand is left to the style"
         else @part.titles.first.to_s
         end
@@ -52,7 +53,7 @@ module Norvel
 
       # What else is said of kinds that keep no emphasis by hand.
       UNCHANGED = {"set_running" => "the text itself stays", "replace_typed_contents" => "all but the list stays",
-                   "count_captions" => "they print the same"}.freeze
+                   "count_captions" => "they print the same", "list_typed" => "they print the same"}.freeze
 
       # {before:, after:} of its telling place, as text.
       def example
@@ -95,7 +96,7 @@ module Norvel
 
       def spaces
         styled = @part.now.sheet.styles.each_value.reject { |style| @part.was.sheet[style.id] == style }.map(&:name)
-        "in #{styled.join(", ")}; elsewhere at the paragraph" if styled.any?
+        "of #{styled.join(", ")}" if styled.any?
       end
 
       def cut(text)

@@ -33,8 +33,23 @@ module Norvel
         def typed?(paragraph, seen)
           return false unless %i[decimal letter roman].include?(seen.kind)
           return false if seen.kind == :decimal && seen.depth > 1 && !seen.sentence?
-          beside(paragraph).map { |other| traits(other) }
-            .any? { |other| other.kind == seen.kind && other.depth == seen.depth }
+          alike = ->(other) { traits(other).kind == seen.kind && traits(other).depth == seen.depth }
+          [other_sign(paragraph, :preceding), other_sign(paragraph, :following)].compact.any?(&alike)
+        end
+
+        SIGNS = %i[decimal letter roman].freeze
+        INSIDE = 30 # items of other levels between two of one
+
+        # The nearest one in a direction that counts as it does, past items that count in another way; else what stands
+        # there.
+        def other_sign(paragraph, way)
+          kind, other = traits(paragraph).kind, public_send(way, paragraph)
+          INSIDE.times do
+            item = other && traits(other)
+            break if item.nil? || item.kind == kind || !(item.bullet? || SIGNS.include?(item.kind))
+            other = public_send(way, other)
+          end
+          other
         end
 
         # "TOP 1 …", "Item 2 …" one under the other, as in an agenda.
