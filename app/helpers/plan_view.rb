@@ -113,10 +113,14 @@ module PlanView
 
   # {words => [before, after]} of what a person asks first.
   def plan_figures
-    was, is = plan.first_check.counts, plan.last_check.counts
-    {"must" => [was["must"], is["must"]], "should" => [was["should"], is["should"]],
-     "looks" => [plan.before, plan.after].map { |one| Norvel::Survey::Looks.new(one).groups.size },
-     "styles worn" => [plan.before, plan.after].map { |one| one.uses.size }}
+    {**found_by_plan, "looks" => [plan.before, plan.after].map { |one| Norvel::Survey::Looks.new(one).groups.size },
+                      "styles worn" => [plan.before, plan.after].map { |one| one.uses.size }}
+  end
+
+  def found_by_plan
+    checks = [plan.first_check, plan.last_check]
+    return {"things to tidy" => checks.map { |one| one.findings.size }} if manuscript.rules.none?
+    %w[must should].to_h { |name| [name, checks.map { |one| one.counts[name] }] }
   end
 
   # What a plan leaves alone, in figures.

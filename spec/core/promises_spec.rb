@@ -58,7 +58,7 @@ RSpec.describe "promises" do
         document = docx(bodies.join, styles:, image: Demo::Picture.png, footnotes: footnote(1, "n"))
         mended = Norvel::Guide::Plan.new(guide, document)
         expect(mended.after.seal.same_objects?(document.seal)).to be true
-        mended.last_check.findings.select { |finding| finding.rule.start_with?("clean.") && finding.mend.safe }
+        mended.last_check.findings.select { |finding| finding.rule.start_with?("clean.") && finding.mend&.safe }
       end
       expect(left.flatten).to eq []
     end

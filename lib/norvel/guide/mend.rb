@@ -16,7 +16,7 @@ module Norvel
 
       # Is it offered in a plan, to be ticked, where it is not safe?
       def offered?
-        put? || %i[space_for_blanks list_typed].include?(steps.first.first)
+        put? || %i[space_for_blanks list_typed split_at_breaks].include?(steps.first.first)
       end
 
       # The same as one that asks first.
@@ -83,6 +83,8 @@ module Norvel
       },
       single_spaces: ->(list, _) { Edits::SingleSpaces.new(Mend.ids(list)) },
       list_typed: ->(list, _) { Edits::ListTyped.new(Mend.ids(list)) },
+      split_at_breaks: ->(list, _) { Edits::SplitAtBreaks.new(Mend.ids(list)) },
+      drop_last_breaks: ->(list, _) { Edits::DropLastBreaks.new(Mend.ids(list)) },
       join_lines: ->(list, _) { Edits::JoinLines.new(Mend.ids(list)) }
     }.freeze
 

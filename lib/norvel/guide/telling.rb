@@ -23,6 +23,8 @@ module Norvel
         when "indent_without_spaces" then "spaces at the start of #{counted} become first-line indents"
         when "single_spaces" then "double spaces in #{counted} become single"
         when "join_lines" then "line breaks in sentences of #{counted} become spaces"
+        when "split_at_breaks" then "line breaks in #{counted} become ends of paragraphs"
+        when "drop_last_breaks" then "line breaks at the end of #{counted} go"
         when "list_typed" then "typed signs of #{counted("list item")} are counted by lists"
         when "let_style_say" then "what #{counted} set by hand is left to the style"
         else @part.titles.first.to_s

@@ -71,7 +71,11 @@ module Norvel
           return {"decimal" => text.to_i} if text.match?(/\A\d/)
           size = (text == text.upcase) ? "upper" : "lower"
           found = {"#{size}_roman" => roman(text.downcase), "#{size}_letter" => letter(text.downcase)}.compact
-          (text.downcase == "i") ? found : found.sort_by { |format, _| format.end_with?("roman") ? 1 : 0 }.to_h
+          if text.downcase == "i"
+            found
+          else
+            found.sort_by { |format, _| format.end_with?("roman") ? 1 : 0 }.to_h
+          end
         end
 
         def roman(text)
@@ -121,8 +125,9 @@ module Norvel
           at = @open.size
           return if at > 8
           level, sign = ways.find { |one, _| one.start == 1 && (@levels[at].nil? || alike?(@levels[at], one)) }
-          return unless level && (level.left > @levels[at - 1].left + DEEPER || !same_signs?(@levels[at - 1], level))
-          [at, level, sign]
+          return if level.nil?
+          above = @levels[at - 1]
+          [at, level, sign] if level.left > above.left + DEEPER || !same_signs?(above, level)
         end
 
         def next?(at, level)

@@ -3,7 +3,7 @@
 module Norvel
   module Edits
     # Takes the tabs or spaces away that begin paragraphs and lets a first-line indent do their work: that of the style
-    # where it has one or where nearly all its paragraphs began so, else that of a style of their own.
+    # where it has one or where most of its paragraphs began so, else that of a style of their own.
     class IndentWithoutTabs < Edit
       SPACE = 0.25 # of the size: how wide a space is in the usual text faces
       LEAST = 9.0 # points; less was no indent but a slip
@@ -58,16 +58,19 @@ module Norvel
         (tabs == 1 && first) ? first - left : document.settings.default_tab_stop * tabs
       end
 
-      # The most frequent indent is a style's where nearly all of it begins so; the others are those of styles made now.
+      # The most frequent indent is the style's where most of it begins so, the fewer get a style of their own; nothing
+      # changes in the base of all styles.
       def with_styles(document, begun, indents)
         indented = begun.select { |paragraph| indents[paragraph.id] }.group_by { |one| document.style_of(one)&.id }
         indented.except(nil).inject(document) do |now, (id, list)|
-          own = !agreed?(document, id, list)
-          ways = list.group_by { |paragraph| indents[paragraph.id] }.sort_by { |_, some| -some.size }
-          ways.each_with_index.inject(now) do |after, ((indent, some), place)|
-            ChangeStyleFor.new(id, {first_line: indent}, some.map(&:id), apart: own || place > 0).change(after)
-          end
+          *few, most = list.group_by { |paragraph| indents[paragraph.id] }.sort_by { |_, some| some.size }
+          now = few.inject(now) { |after, (indent, some)| indented(after, id, indent, some, apart: true) }
+          indented(now, id, *most, apart: document.sheet[id].default)
         end
+      end
+
+      def indented(document, style, indent, paragraphs, apart:)
+        ChangeStyleFor.new(style, {first_line: indent}, paragraphs.map(&:id), apart:).change(document)
       end
     end
   end

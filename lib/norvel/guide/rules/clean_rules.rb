@@ -7,7 +7,7 @@ module Norvel
       class CleanRules < Family
         RULES = {
           "clean.tab_indent" => "tabs_as_indents", "clean.space_indent" => "spaces_as_indents",
-          "clean.line_break" => "line_breaks", "clean.double_space" => "double_spaces"
+          "clean.double_space" => "double_spaces"
         }.map { |name, key| Rule.new(name:, goes_by: :paragraph, stage: :text, switch: ["clean", key]) }.freeze
 
         # detects: is it there?; sense: why it may be meant, nil where it can't be, of (paragraph, role)
@@ -27,9 +27,7 @@ module Norvel
             "Spaces stand for an indent", "spaces at the start",
             mend("indent_without_spaces", "Replace them by first-line indents"), SENSE.method(:of_leading_spaces)),
           Test.new("clean.double_space", ->(p) { HAND.double_space?(p) }, "Two or more spaces stand between words",
-            "a double space", mend("single_spaces", "Make them single"), SENSE.method(:of_double_spaces)),
-          Test.new("clean.line_break", ->(p) { HAND.line_break?(p) }, "A line break divides a paragraph",
-            "a line break", mend("join_lines", "Take them out of sentences"), SENSE.method(:of_line_breaks))
+            "a double space", mend("single_spaces", "Make them single"), SENSE.method(:of_double_spaces))
         ].freeze
 
         def initialize(check)
@@ -46,13 +44,7 @@ module Norvel
         def failed(test, paragraph)
           why = test.sense.call(paragraph, @check.role(paragraph))
           finding(test.rule, paragraph:, message: test.message, asked: "none", found: test.found, cause: [why],
-            mend: mend(test, paragraph, why), cite: @guide.clean["cite"])
-        end
-
-        # None for breaks that no sentence runs over: what they stand for is a person's to say.
-        def mend(test, paragraph, why)
-          return if test.rule == "clean.line_break" && !HAND.running_line_break?(paragraph)
-          why ? test.mend.asking(why) : test.mend
+            mend: why ? test.mend.asking(why) : test.mend, cite: @guide.clean["cite"])
         end
       end
     end
