@@ -7,7 +7,7 @@ module Norvel
   # must; 2 the input or the arguments are unusable, said in one line on standard error.
   module CLI
     COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "pages" => "Pages", "check" => "Check", "mend" => "Mend",
-                "apply" => "Apply", "clear" => "Clear", "set" => "Set", "convert" => "Convert",
+                "sweep" => "Sweep", "apply" => "Apply", "clear" => "Clear", "set" => "Set", "convert" => "Convert",
                 "guides" => "Guides"}.freeze
 
     module_function

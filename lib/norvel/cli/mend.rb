@@ -4,7 +4,7 @@ module Norvel
   module CLI
     # Applies every safe mend, and reports what changed and that the words did not; or tells the plan alone.
     class Mend < Command
-      USAGE = "mend FILE --guide GUIDE --output OUT [--only RULE,RULE] [--dry-run] [--json]"
+      USAGE = "mend FILE --guide GUIDE --output OUT [--only RULE,RULE] [--also RULE,RULE] [--dry-run] [--json]"
 
       private
 
@@ -13,6 +13,9 @@ module Norvel
         guide_option(parser)
         output_option(parser)
         parser.on("--only RULES", Array, "only these rules") { |rules| @options[:only] = rules }
+        parser.on("--also RULES", Array, "these rules or all, though their mends ask first") do |rules|
+          @options[:also] = rules.map { |rule| (rule == "all") ? "*" : rule }
+        end
         parser.on("--dry-run", "tell the plan and write nothing") { @options[:dry] = true }
       end
 
@@ -20,7 +23,7 @@ module Norvel
         path = positional(1)
         output = @options[:dry] ? nil : required(:output)
         Formats.for_path(output) if output
-        edit = Edits::MendSafe.new(guide, only: @options[:only])
+        edit = Edits::MendSafe.new(guide, only: @options[:only], also: @options[:also] || [])
         before = laid_out(read(path))
         after = edit.apply(before).after
         write(after, output) if output

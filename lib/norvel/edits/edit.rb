@@ -5,8 +5,8 @@ module Norvel
     # A change to a document that can be looked at first, made, and taken back. A subclass answers
     #   change(document)   the document as it would be, the same for the same document; raises Refused
     #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
-    # and, where it may, removes_white_space?, changes_text?, changes_heads?, rewrites, changes_objects? or
-    # kinds_changed; details(document) where it does many things.
+    # and, where it may, removes_white_space?, changes_text?, changes_heads?, rewrites, signs_counted, changes_objects?
+    # or kinds_changed; details(document) where it does many things.
     class Edit
       # Makes the change under the seal. Raises Refused, BrokenSeal.
       def apply(document)
@@ -47,6 +47,11 @@ module Norvel
 
       # Ids of paragraphs in whose place it puts others: only the rest is proven the same.
       def rewrites(_document)
+        []
+      end
+
+      # Ids of paragraphs whose typed sign a list counts from now on: they are proven the same without it.
+      def signs_counted(_document)
         []
       end
 

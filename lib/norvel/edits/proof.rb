@@ -3,7 +3,8 @@
 module Norvel
   module Edits
     # Two states of a document as far as an edit promises that words and objects are the same: without heads and feet
-    # where it says these, without paragraphs that it puts in the place of others where that is its purpose.
+    # where it says these, without paragraphs that it puts in the place of others where that is its purpose, without
+    # typed signs that a list prints now.
     class Proof
       # edits: that led from one to the other
       def initialize(edits, before, after)
@@ -20,10 +21,23 @@ module Norvel
       private
 
       def documents
-        pair = [@before, @after]
+        pair = [without_signs, @after]
         pair = pair.map(&:without_heads) if @edits.any? { |edit| edit.changes_heads?(@before) }
         gone = @edits.flat_map { |edit| edit.rewrites(@before) }.to_h { |id| [id, true] }
         gone.empty? ? pair : pair.map { |one| without_rewritten(one, gone) }
+      end
+
+      # The state before without the signs that were typed there and are counted, the very same, after.
+      def without_signs
+        ids = @edits.flat_map { |edit| edit.signs_counted(@before) }.uniq
+        @before.replace(ids.select { |id| counts?(id) }
+          .map { |id| RewriteText.replace(@before.paragraph(id), Survey::TypedLists::SIGN) })
+      end
+
+      def counts?(id)
+        return false unless @before.include?(id) && @after.include?(id)
+        sign = Survey::TypedLists::SIGN.match(@before.paragraph(id).seen_text)
+        !sign.nil? && @after.markers[id] == sign[:sign]
       end
 
       # Only paragraphs that were there and stay.

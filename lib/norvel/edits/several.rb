@@ -44,6 +44,10 @@ module Norvel
         @edits.flat_map { |edit| edit.rewrites(document) }
       end
 
+      def signs_counted(document)
+        @edits.flat_map { |edit| edit.signs_counted(document) }
+      end
+
       def kinds_changed(document)
         @edits.flat_map { |edit| edit.kinds_changed(document) }.uniq
       end

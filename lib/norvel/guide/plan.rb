@@ -13,14 +13,18 @@ module Norvel
 
       attr_reader :guide, :before, :after
 
-      # only: rule names (a trailing * matches the rest), nil for all; without: keys of parts that are left out; with:
-      # keys of parts that ask first and are taken in; check: one of the document, where there is one; told: is called
-      # with how much is done, from 0 to 1, as it goes
-      def initialize(guide, document, only: nil, without: [], with: [], check: nil, told: ->(_) {})
+      # only: rule names (a trailing * matches the rest), nil for all; also: of those whose mends are done though they
+      # ask first; without: keys of parts that are left out; with: keys of parts that ask first and are taken in; among:
+      # ids of the paragraphs that it is for, nil for all; check: one of the document, where there is one; told: is
+      # called with how much is done, from 0 to 1, as it goes
+      def initialize(guide, document, only: nil, also: [], without: [], with: [], among: nil, check: nil,
+        told: ->(_) {})
         @told = told
         @guide = guide
         @before = document
         @only = only
+        @also = also
+        @among = among&.to_h { |id| [id, true] }
         @without = without
         @with = with
         @check = check
@@ -50,10 +54,11 @@ module Norvel
         was.filter_map { |rule, count| {rule:, count: count - is.fetch(rule, 0)} if count > is.fetch(rule, 0) }
       end
 
-      # [{rule:, count:, why:}, …]: all that a check of the result finds.
+      # [{rule:, count:, why:}, …]: all that a check of the result finds; also: true where it could be done all the
+      # same.
       def left
-        wanted(last_check).group_by { |finding| [finding.rule, why(finding)] }
-          .map { |(rule, why), list| {rule:, count: list.size, why:} }
+        wanted(last_check).group_by { |finding| [finding.rule, why(finding), askable?(finding)] }
+          .map { |(rule, why, also), list| {rule:, count: list.size, why:, **(also ? {also:} : {})} }
       end
 
       # The same as [[why, [findings]], …] by what a person has to look at, worst first.
@@ -146,7 +151,9 @@ module Norvel
 
       def mendable?(group)
         mend = group.first.mend
-        mend && wanted?(group.rule) && (mend.safe || mend.offered?) && group.findings.any? { |finding| new?(finding) }
+        return false if mend.nil? || !wanted?(group.rule)
+        return false unless mend.safe || mend.offered? || also?(group.rule)
+        group.findings.any? { |finding| new?(finding) }
       end
 
       # One part: its groups' mends in order. True when it changed something.
@@ -160,6 +167,8 @@ module Norvel
         @after = part.now
         note(part)
         true
+      rescue Refused # it can't be done any more after what was done before: it is left
+        false
       end
 
       # A style of the file that nothing wears yet takes the look of what goes in it: a part of its own, before that.
@@ -181,17 +190,22 @@ module Norvel
       # The part as it is done to the state that was reached; what its edits say is told as they are made.
       def made(key, groups, found, off: false)
         mend, edits, now = groups.first.first.mend, edits(groups, found), @after
-        titles = edits.map { |edit| edit.title(now).tap { now = edit.change(now).with_settled(@settled) } }
+        titles = edits.map { |edit| edit.title(now).tap { now = settled(edit.change(now)) } }
         Part.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was: @after, now:, edits:, titles:, off:)
       end
 
+      def settled(document)
+        document.with_settled(@settled = @settled.continued(document))
+      end
+
       def off?(key, groups)
-        @without.include?(key) || (!groups.first.first.mend.safe && !@with.include?(key))
+        @without.include?(key) || (!groups.first.first.mend.safe && !@with.include?(key) && !also?(groups.first.rule))
       end
 
       # Nothing is done twice at a place, and nothing is put in a style twice, nor as another role than the settled one.
       def new?(finding)
-        !@done[trace(finding)] && !(finding.mend.put? && @put[finding.paragraph]) && !drifted?(finding)
+        return false if @done[trace(finding)] || !among?(finding) || !there?(finding)
+        !(finding.mend.put? && @put[finding.paragraph]) && !drifted?(finding)
       end
 
       def drifted?(finding)
@@ -229,8 +243,26 @@ module Norvel
         @only.nil? || @only.any? { |pattern| File.fnmatch(pattern, rule) }
       end
 
+      def also?(rule)
+        @also.any? { |pattern| File.fnmatch(pattern, rule) }
+      end
+
+      def among?(finding)
+        @among.nil? || @among.key?(finding.paragraph)
+      end
+
+      # Is its place still there?
+      def there?(finding)
+        finding.paragraph.nil? || @after.include?(finding.paragraph)
+      end
+
       def wanted(check)
-        check.findings.select { |finding| wanted?(finding.rule) }
+        check.findings.select { |finding| wanted?(finding.rule) && among?(finding) }
+      end
+
+      # Would it be done, were its rule taken in though its mend asks first?
+      def askable?(finding)
+        !finding.mend.nil? && !finding.mend.safe && !also?(finding.rule) && !drifted?(finding)
       end
 
       def why(finding)

@@ -11,6 +11,7 @@ module Norvel
       BREAK = /[ \u00A0]*\n[ \u00A0]*/
       ENDS = /[.!?…]["”’»)]*\z/ # of a sentence
       SIGN = /\A(?:[•‣◦▪–—*-]|\(?(?:\d{1,3}|[a-z])[.)])[\s\u00A0]/ # of a list item
+      AS_THEY_STAND = %w[code contents_entry].freeze # roles all of whose lines are meant
       FULL = 40 # letters of a line that is more than a line of an address or verse
 
       module_function
@@ -21,7 +22,7 @@ module Norvel
         text = paragraph.seen_text
         return {} unless text.include?("\n")
         places = text.each_char.with_index.filter_map { |char, at| at if char == "\n" }
-        places.to_h { |at| [at, kind(text, at, WhiteSpace::KEPT.key?(role))] }
+        places.to_h { |at| [at, kind(text, at, AS_THEY_STAND.include?(role))] }
       end
 
       def kind(text, at, kept)

@@ -15,9 +15,16 @@ module Norvel
         end
       end
 
-      def initialize(document)
+      # earlier: what was settled of a state before, which goes on holding for the paragraphs of that
+      def initialize(document, earlier: nil)
         @document = document
+        @earlier = earlier
         @roles = {}
+      end
+
+      # The same for a later state: what came since is judged as it stands there.
+      def continued(document)
+        (document.next_id > @document.next_id) ? Settled.new(document, earlier: self) : self
       end
 
       # Was it settled for this very state of the document?
@@ -41,17 +48,29 @@ module Norvel
 
       # Why, in words.
       def because(paragraph)
-        @document.suggestions[paragraph.id].because
+        known_before?(paragraph) ? @earlier.because(paragraph) : @document.suggestions[paragraph.id].because
       end
 
       # Does it stand on the title page, whose places carry sense?
       def title_page?(paragraph)
+        return @earlier.title_page?(paragraph) if known_before?(paragraph)
         @document.suggestions.title_page?(paragraph.id)
+      end
+
+      protected
+
+      def knows?(paragraph)
+        @document.include?(paragraph.id)
       end
 
       private
 
+      def known_before?(paragraph)
+        @earlier&.knows?(paragraph)
+      end
+
       def settle(paragraph)
+        return @earlier[paragraph] if known_before?(paragraph)
         return Role.new("blank", :style, 1.0) if paragraph.blank?
         decided = @document.decisions[paragraph.id]
         suggestion = @document.suggestions[paragraph.id]

@@ -30,12 +30,25 @@ module Norvel
         true
       end
 
+      # Only where a mend that asks first was taken in: a part that is missing is put in with its heading.
+      def changes_text?
+        @plan ? @plan.all_edits.any?(&:changes_text?) : false
+      end
+
+      def changes_objects?
+        @plan ? @plan.all_edits.any?(&:changes_objects?) : false
+      end
+
       def changes_heads?(document)
         plan(document).all_edits.any? { |edit| edit.changes_heads?(document) }
       end
 
       def rewrites(document)
         plan(document).all_edits.flat_map { |edit| edit.rewrites(document) }
+      end
+
+      def signs_counted(document)
+        plan(document).all_edits.flat_map { |edit| edit.signs_counted(document) }
       end
 
       def kinds_changed(document)

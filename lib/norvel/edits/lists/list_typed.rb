@@ -28,8 +28,12 @@ module Norvel
         "Make #{count(lists.size, "list")} of #{count(lists.sum { |list| list.items.size })} with typed signs"
       end
 
-      # The sign that was typed is counted now: it is printed as before.
-      def changes_text?
+      # The sign that was typed is counted now, and printed as before.
+      def signs_counted(document)
+        @ids | places(document).flat_map { |list| list.items.map { |item| item.paragraph.id } }
+      end
+
+      def removes_white_space?
         true
       end
 

@@ -7,11 +7,12 @@ module Norvel
       class BlankRules < Family
         RULE = "clean.blank_paragraph"
         RULES = [Rule.new(name: RULE, goes_by: :document, stage: :text, switch: ["clean", "blank_paragraphs"])].freeze
-        SPACE = Mend.new(name: "remove_blank_paragraphs", label: "Make space of them", safe: true, steps: [[:space_for_blanks]])
+        SPACE = Mend.new(name: "remove_blank_paragraphs", label: "Make space of them", safe: true,
+          steps: [[:space_for_blanks]])
         EQUAL = Mend.new(name: "remove_blank_paragraphs", label: "Make space of them, equal throughout the style",
           safe: false, steps: [[:space_for_blanks, true]])
-        TAKEN = Mend.new(name: "remove_blank_paragraphs", label: "Remove them; a style gets the space where most had it",
-          safe: false, steps: [[:remove_blanks]])
+        TAKEN = Mend.new(name: "remove_blank_paragraphs", safe: false, steps: [[:remove_blanks]],
+          label: "Remove them; a style gets the space where most had it")
 
         def findings
           return [] unless asked?(RULE)

@@ -26,7 +26,8 @@ module Norvel
         def on(paragraph)
           return [] unless @asked && Survey::ByHand.line_break?(paragraph)
           role = @check.role(paragraph)
-          Survey::LineBreaks.of(paragraph, role).values.uniq.map { |kind| found(paragraph, kind, why(paragraph, role, kind)) }
+          kinds = Survey::LineBreaks.of(paragraph, role).values.uniq
+          kinds.map { |kind| found(paragraph, kind, why(paragraph, role, kind)) }
         end
 
         private

@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+# Cleaning without a guide, as an object and as a command (docs/command-line.md).
+RSpec.describe Norvel::Sweep do
+  running = "The keeper of the gate wrote the hour and the height of the tide in the book, and he signed it."
+  let(:document) do
+    body = p(r(running)) * 6 + p(r("\t#{running}")) * 4 + p(r("One  and two. #{running}")) + p(r("• a can of oil")) + p(r("• a box of wicks")) + p(r("#{running}\n#{running}"))
+    docx(body)
+  end
+
+  def run(*arguments)
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "a.docx")
+      File.binwrite(path, written(document))
+      status = Norvel::CLI.run(["sweep", path, "--output", "#{folder}/b.docx", *arguments], out: out = StringIO.new, err: err = StringIO.new)
+      [status, out.string, err.string, (Norvel::Formats.read_file("#{folder}/b.docx") if File.exist?("#{folder}/b.docx"))]
+    end
+  end
+
+  it "does what is sure, says what it left and why, and changes no word" do
+    status, told, _, after = run("--json")
+    told = JSON.parse(told)
+    expect([status, told["done"].to_h { |entry| entry.values_at("job", "count") }]).to eq [0, {"leading_white_space" => 4, "double_spaces" => 1}]
+    expect(told["left"].map { |entry| entry.slice("job", "count", "also") }).to include({"job" => "typed_numbers", "count" => 2, "also" => true}, {"job" => "line_breaks", "count" => 1, "also" => true})
+    expect([told["words_unchanged"], told["text_digest_before"]]).to eq [true, told["text_digest_after"]]
+    expect([after.seal.words, after.paragraphs.map(&:direct).uniq]).to eq [document.seal.words, [set]]
+  end
+
+  it "takes in what asks, by the names of its jobs" do
+    status, told, _, after = run("--also", "lists,breaks", "--json")
+    expect([status, JSON.parse(told)["done"].to_h { |entry| entry.values_at("job", "count") }]).to eq [0, {"leading_white_space" => 4, "typed_numbers" => 2, "double_spaces" => 1, "line_breaks" => 1}]
+    expect([after.paragraphs.size, after.markers.values.compact.reject(&:empty?), after.paragraphs.last.text]).to eq [15, %w[• •], running]
+  end
+
+  it "does only the jobs that it is asked for, on the roles or styles that it is asked for" do
+    expect(run("--only", "spaces").last.paragraphs.map(&:text).grep(/\t/).size).to eq 4
+    expect(run("--on", "list_item").last.paragraphs.map(&:text).grep(/\t|  /).size).to eq 5
+    expect(run("--on", "normal", "--only", "indents").last.paragraphs.map(&:text).grep(/\t|  /).size).to eq 1
+  end
+
+  it "tells a plan and writes nothing, and names the jobs there are" do
+    status, told, _, after = run("--dry-run")
+    expect([status, told, after]).to match [0, /plan\ttabs at the start of 4 paragraphs become first-line indents/, nil]
+    expect(run("--only", "dust").first(3)).to match [2, "", /no job “dust”: it is one of direct, words, blanks/]
+  end
+end
+
+# Mends that ask first, taken in by the command line.
+RSpec.describe Norvel::CLI::Mend do
+  it "takes in what asks by --also, and says of what is left whether --also would take it" do
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "a.docx")
+      File.binwrite(path, Demo::Handbook.new.bytes)
+      left = [[], ["--also", "all"]].map do |also|
+        Norvel::CLI.run(["mend", path, "--guide", "ravelmouth-house", "--dry-run", "--json", *also], out: out = StringIO.new, err: StringIO.new)
+        JSON.parse(out.string)["left"]
+      end
+      expect(left.first.any? { |entry| entry["also"] }).to be true
+      expect(left.last).to eq []
+    end
+  end
+
+  it "puts parts in, lets lists count and settles pages in one go; what came is judged as it stands" do
+    edit = Norvel::Edits::MendSafe.new(thesis_guide, also: ["*"])
+    document = thesis.with.tap(&:lay_out)
+    edit.apply(document)
+    expect(edit.plan(document).left.map { |entry| entry[:rule] }.uniq).to match_array %w[accessible.alt_text pagination.blank_page pagination.place]
+  end
+end
