@@ -46,7 +46,7 @@ class Web < Sinatra::Base
   use Rack::Protection::XSSHeader, nosniff: true
 
   helpers Page, Units, Against, Putting, Complaints, ShelfView, Spine, Strokes, Gauge, LookSheet, GalleyRow, BenchView,
-    StyleLetters, SurveyView, OutlineView, ConsistencyView, StyleView, SpecimenView, ListView, PageSetView,
+    SealView, StyleLetters, SurveyView, OutlineView, ConsistencyView, StyleView, SpecimenView, ListView, PageSetView,
     StyleChanges, RippleView, FindingsView, PlanView, HandoverView, TextView, SheetStrokes, SheetsView, SheetAtSize,
     SheetGround, MattersView, SectionsView, HeadsView, ContentsView, CaptionsView, PartsView, SetupView, TriedView
 

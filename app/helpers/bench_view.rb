@@ -204,43 +204,4 @@ module BenchView
   def same_as_came?(original, copy)
     original && copy && original.equal?(copy) && manuscript.first_document.look(original) == document.look(copy)
   end
-
-  # What the foot of every station proves.
-  def seal_words
-    seal, first = document.seal, manuscript.first_document.seal
-    words = "#{number(seal.count)} words"
-    unless seal.same_words?(first)
-      changed = reworded
-      return "#{words} · lists that are computed came in or changed, no typed word did" if changed.zero?
-      return "#{words} · you changed the words of #{counted(changed, "paragraph")}, the others are as they came"
-    end
-    spaces = " · white space was taken out, no word" unless seal.exact == first.exact
-    "#{words}, unchanged since you brought the file in#{spaces}"
-  end
-
-  # Is all that it says worked out by a field, as an entry of a contents list is?
-  def computed?(paragraph)
-    worded = paragraph.letters.select { |run| run.words.match?(/[[:alnum:]]/) }
-    made = ->(around) { around in Norvel::Document::FieldResult | Norvel::Document::Field }
-    worded.any? && worded.all? { |run| run.within.any?(&made) }
-  end
-
-  # Are its words others, and not only its number counted now that was typed?
-  def reworded?(first, was, paragraph)
-    return false if was.sealed_text == paragraph.sealed_text
-    printed = [[first, was], [document, paragraph]].map { |whose, one| "#{whose.markers[one.id]} #{one.sealed_text}" }
-    printed.map { |text| text.gsub(/[\s\u00A0]+/, "") }.uniq.size > 1
-  end
-
-  # How many paragraphs have other words than they came with, came, or went.
-  def reworded
-    first = manuscript.first_document
-    came = first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
-    changed = document.paragraphs.count do |paragraph|
-      was = came.delete(paragraph.id)
-      next false if computed?(paragraph)
-      was ? reworded?(first, was, paragraph) : !paragraph.blank?
-    end
-    changed + came.each_value.count { |paragraph| !paragraph.blank? && !computed?(paragraph) }
-  end
 end

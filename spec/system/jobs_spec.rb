@@ -215,4 +215,36 @@ RSpec.describe "whole jobs", type: :feature do
     expect(by_style(found).transform_values(&:size)).to include("Heading 1" => 3, "Heading 1 Unnumbered" => 3)
     expect(found["paragraphs"].flat_map { |one| one["set"] }).to eq []
   end
+
+  # Nobody here has a guide: styles by kind, then the plan with what asks ticked.
+  it "a messy sheet of lamps: cleaned up in one plan" do
+    font = '<w:rFonts w:ascii="Verdana" w:hAnsi="Verdana"/><w:sz w:val="20"/>'
+    item = ->(words) { p(r("• #{words}", font)) }
+    part = lambda do |name|
+      p(r("#{name} of the lamps", "#{font}<w:b/>")) + p(r(prose, font)) + p("") + p(r("\t#{prose}", font)) + p("") + p(r("\t#{prose}  He wrote it down.", font)) + p("") +
+        item["a can of oil"] + item["a box of wicks"] + item["a cloth"] + p("")
+    end
+    bring_in(package(p(r("Lamps and lights", '<w:b/><w:sz w:val="36"/>')) + %w[Oil Wicks Glass Keepers Fog].map(&part).join + p(r("#{prose}\n#{prose}", font))), "lamps.docx")
+    act { click_link "Survey" }
+    act { click_link "Put each kind in its style …" }
+    act { click_button "Put the ticked kinds in these styles" }
+    said("Put 37 paragraphs in the styles of 4 kinds")
+    act { click_link "Findings" }
+    act { click_link "Clean up what is sure …" }
+    act { check "Typed signs of 15 list items are counted by lists" }
+    expect(page).to have_checked_field("Typed signs of 15 list items are counted by lists")
+    act { check "Line breaks in 1 paragraph become ends of paragraphs" }
+    expect(page).to have_checked_field("Line breaks in 1 paragraph become ends of paragraphs")
+    act { check "10 blank paragraphs become space" }
+    expect(page).to have_checked_field("10 blank paragraphs become space")
+    act { click_button "Do these" }
+    said("Clean up what is sure")
+    expect(page).to have_css("#seal", text: "no typed word did")
+    found = handed_over("Download the .docx")
+    told("a messy sheet")
+    expect(@actions).to be <= 15
+    expect(found["paragraphs"].map { |one| one["text"] }.grep(/\A\s|•|  |\n|\A\z/)).to eq []
+    expect(found["paragraphs"].flat_map { |one| one["set"] + one["words"] }.uniq).to eq ["numPr"]
+    expect(by_style(found).transform_values(&:size)).to include("List Paragraph" => 15, "Heading 1" => 5, "Title" => 1)
+  end
 end

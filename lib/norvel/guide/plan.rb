@@ -235,7 +235,9 @@ module Norvel
       end
 
       def off(key, groups, found)
-        @parts[key] ||= made(key, groups, found, off: true)
+        known = @parts[key]
+        @parts[key] = made(key, groups, found, off: true) if known.nil?
+        @parts[key] = known.with(findings: known.findings + found) if known&.off
         false
       end
 
