@@ -194,6 +194,21 @@ RSpec.describe Norvel::ContentsLists do
     expect(lines(reread(apart))).to eq should(apart)
   end
 
+  it "ends the section whose last words it follows" do
+    heading = style("Heading1", "heading 1", ppr: '<w:pageBreakBefore/><w:outlineLvl w:val="0"/>')
+    words = "The keeper of the gate wrote the hour and the height of the tide in the book."
+    document = docx(p(r("Abstract"), '<w:pStyle w:val="Heading1"/>') + p(r(words)) + (1..2).map { |n| p(r("Chapter #{n}"), '<w:pStyle w:val="Heading1"/>') + p(r(words)) }.join, styles: heading)
+    matter = Norvel::Edits::SetMatters::Matter
+    numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: 1, format: "lower_roman"), matter.new(paragraph: 3, start: 1)]).apply(document).after
+    made = Norvel::Edits::PutInContents.new(3, levels: 1).apply(numbered).after
+    odt = Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt")
+    [made, reread(made), odt].each do |one|
+      one.lay_out
+      expect(one.pages.sheets.map(&:label)).to eq %w[i ii 1 2]
+      expect(lines(one)).to eq [%w[Abstract i], ["Chapter 1", "1"], ["Chapter 2", "2"]]
+    end
+  end
+
   it "is refused in words where there is nothing to list, in a table, and for a list that is not there" do
     document = docx(p(r("one")) + table([%w[a b]]) + p(r("two")))
     expect { Norvel::Edits::PutInContents.new(1).change(document) }.to raise_error(Norvel::Refused, /marked as a heading/)

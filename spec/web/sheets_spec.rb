@@ -111,6 +111,7 @@ RSpec.describe "the sheets" do
   end
 
   it "say why where pages can't be worked out, and leave everything else as it is" do
+    WebApp::Remembered.known.clear
     stub_const("Norvel::Layout::Pages::MOST", 1)
     get at
     expect(body).to include "more than 1 pages", "All other stations work as before"
@@ -118,6 +119,7 @@ RSpec.describe "the sheets" do
   end
 
   it "survive a fault of Norvel's own" do
+    WebApp::Remembered.known.clear
     allow(Norvel::Layout::Pages).to receive(:new).and_raise(NoMethodError)
     get at
     expect(body).to include "a mistake of its own while pages were worked out"

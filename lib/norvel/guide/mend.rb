@@ -69,6 +69,11 @@ module Norvel
       move_caption: ->(list, _, way) { Edits::MoveParagraphs.new(Mend.ids(list), way) },
       keep_with_next: ->(list, _) { Edits::KeepWithNext.new(Mend.ids(list)) },
       remove_page_breaks: ->(_, _, ids) { Edits::RemovePageBreaks.new(ids) },
+      begin_by_style: ->(_, _, ids) {
+        breaks = ids.drop(1)
+        edits = [Edits::BeginOnPage.new(ids.first(1)), *(Edits::RemovePageBreaks.new(breaks) if breaks.any?)]
+        Edits::Several.new(edits, title: "Begin chapters on a new page by their style")
+      },
       begin_on_next_page: ->(_, _, ids) { Edits::BeginOnNextPage.new(ids) },
       describe: ->(_, _, values) { Edits::Describe.new(values) },
       space_for_blanks: ->(list, guide, equal = false) {

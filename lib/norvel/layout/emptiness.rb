@@ -27,10 +27,12 @@ module Norvel
         breaks.any? ? "#{held} with a page break" : held
       end
 
-      # [step of a mend, ids of paragraphs, what a button says, is it safe?]; nil where nobody can tell.
+      # [step of a mend, ids of paragraphs, what a button says, is it safe?]; nil where nobody can tell. For
+      # :begin_by_style the first is the heading, the others hold the breaks.
       def way_out
         return other_side if @sheet.blank
         return [:remove_page_breaks, breaks.map(&:id), "Take the page break out", true] if alone?
+        return by_style if chapter
         ids = going.map(&:id)
         [:remove_blanks, ids, "Take out the blank #{(ids.size == 1) ? "paragraph" : "paragraphs"}", true] if ids.any?
       end
@@ -54,6 +56,23 @@ module Norvel
         before = @result.sheets[@sheet.page - 2] if @sheet.page > 1
         breaks.any? && @sheet.paragraphs.size == breaks.size && before &&
           %i[page_break section_break].include?(before.ended_by)
+      end
+
+      # The heading that a break on this page, which holds nothing else, puts on the next.
+      def chapter
+        return unless breaks.any? && breaks.size == @sheet.paragraphs.size
+        following = @document.paragraphs[@document.text_position(breaks.last.id) + 1]
+        following if following && @document.settled.role(following).start_with?("heading_")
+      end
+
+      # Its style lets all its headings begin pages, and the breaks before them go; sure where all of them do so now.
+      def by_style
+        style = @document.style_of(chapter)
+        headings = @document.paragraphs.select { |one| @document.style_of(one).equal?(style) && !one.blank? }
+        before = headings.map { |one| @document.paragraphs[@document.text_position(one.id) - 1] }
+        going = before.select { |one| one.nothing? && one.raw_text.include?("\f") && one.holds.nil? }
+        sure = headings.zip(before).all? { |one, other| @document.look(one)[:page_break_before] || other.ends_page? }
+        [:begin_by_style, [chapter.id, *going.map(&:id)], "Let #{style&.name} begin the page, without a break", sure]
       end
 
       # Blank paragraphs on it, and those right before it that push it over.

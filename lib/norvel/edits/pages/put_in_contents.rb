@@ -52,28 +52,41 @@ module Norvel
         made = with_heading_style(made) unless @heading.empty?
         places = Places.new(made)
         paragraphs = entries(made, place, styles, labels, places)
-        made = places.document
-        made.with(paragraphs: made.paragraphs.dup.insert(place.at, *paragraphs).freeze)
+        put_in(places.document, place, paragraphs)
       end
 
-      # Where it stands: a place in the text, its section, and does a page begin before it, and after it?
-      Place = Struct.new(:at, :section, :break_before, :break_after)
+      # The list ends the section where the paragraph before it did.
+      def put_in(document, place, paragraphs)
+        all = document.paragraphs.dup
+        if place.ends_section
+          all[place.at - 1] = all[place.at - 1].with(holds: nil)
+          paragraphs = [*paragraphs[0..-2], paragraphs.last.with(holds: :section_break)]
+        end
+        document.with(paragraphs: all.insert(place.at, *paragraphs).freeze)
+      end
+
+      # Where it stands: a place in the text, its section; does a page begin before it, and after it? does the section
+      # end with it?
+      Place = Struct.new(:at, :section, :break_before, :break_after, :ends_section)
 
       # What begins a page goes on doing so: the list gets a page of its own then, in the section before.
       def place(document, following)
         at = document.text_position(@before)
         before = (document.paragraphs[at - 1] if at.positive?)
         return Place.new(at, following.section, false, false) unless before
-        return Place.new(at, following.section, true, false) if document.look(following)[:page_break_before]
         return at_section_end(at, before) if before.section != following.section
+        return Place.new(at, following.section, true, false) if document.look(following)[:page_break_before]
         Place.new(at, following.section, false, before.raw_text.match?(/\f\s*\z/))
       end
 
-      # In the section that ends there: before the blank paragraph that ends it, else after its last.
+      # In the section that ends there: before the blank paragraph that ends it, else after its last, in whose place it
+      # ends the section.
       def at_section_end(at, before)
-        blank = before.blank? && before.holds == :section_break && before.container.nil?
-        raise Refused, "Put a blank paragraph where the section before ends: the list stands before it." unless blank
-        Place.new(at - 1, before.section, true, false)
+        unless before.holds == :section_break && before.container.nil?
+          raise Refused, "Put a blank paragraph where the section before ends: the list stands before it."
+        end
+        return Place.new(at - 1, before.section, true, false) if before.blank?
+        Place.new(at, before.section, true, false, true)
       end
 
       def entries(document, place, styles, labels, places)

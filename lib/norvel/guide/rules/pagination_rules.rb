@@ -142,9 +142,11 @@ module Norvel
 
         def mend_of(cause)
           step, ids, label, safe = cause.way_out
-          step && Mend.new(name: step.to_s, label:, safe:, steps: [[step, ids]],
-            why: (safe ? nil : "it changes where a section begins"))
+          why = (step == :begin_by_style) ? "other headings of the style would begin pages too" : SECTION
+          step && Mend.new(name: step.to_s, label:, safe:, steps: [[step, ids]], why: (why unless safe))
         end
+
+        SECTION = "it changes where a section begins"
       end
     end
   end
