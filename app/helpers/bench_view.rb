@@ -80,6 +80,19 @@ module BenchView
     end
   end
 
+  # Nothing is set on whole paragraphs: do some of their words look otherwise?
+  def nothing_by_hand_words(paragraphs)
+    apart = paragraphs.count { |paragraph| words_apart?(paragraph) }
+    they = (paragraphs.size == 1) ? "it looks" : "they look"
+    return "Nothing: #{they} as the style says." if apart.zero?
+    return "Nothing on the whole paragraph; some of its words are set apart." if paragraphs.size == 1
+    "Nothing on whole paragraphs; words are set apart in #{apart}."
+  end
+
+  def words_apart?(paragraph)
+    paragraph.letters.reject(&:symbols?).map { |run| document.run_look(run, paragraph) }.uniq.size > 1
+  end
+
   # [[by, words, how many], …] of what can be selected from a paragraph.
   def more_to_select(one)
     style = document.style_name(one)

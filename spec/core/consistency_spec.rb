@@ -122,6 +122,25 @@ RSpec.describe Norvel::Consistency do
     expect(found).to match [[/goes on over 2 pages, and its first row is not repeated/], []]
   end
 
+  # Pairs, odd and even, of what needs parts of its own.
+  %w[docx odt].each do |format|
+    it "#{format}: raises notes of another size, and heads that differ by a word, and neither where all are alike" do
+      as = ->(made) { (format == "docx") ? made : Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt") }
+      noted = lambda do |last|
+        notes = (1..3).map { |n| footnote(n, "Leaf #{n} of the register.") }.join + footnote(4, "Leaf 4.").gsub('w:val="18"', %(w:val="#{last}"))
+        as[docx((1..4).map { |n| p(r(words) + note(n)) }.join, footnotes: notes)]
+      end
+      expect([22, 18].map { |size| described_class.of(noted[size], rules: ["notes"]).size }).to eq [1, 0]
+      plain = docx(([text(2)] * 4).join(ends(footer: false)) + section(footer: false))
+      headed = lambda do |heads|
+        edits = heads.map.with_index(1) { |head, number| Norvel::Edits::SetRunning.new([number], {"header" => Norvel::RunningLine.new(left: head)}) }
+        as[edits.inject(plain) { |now, edit| edit.apply(now).after }]
+      end
+      found = [["Harbour book", "Harbour book", "Harbour books", "Harbour book"], ["Harbour book"] * 4].map { |heads| described_class.of(headed[heads], rules: ["running"]).size }
+      expect(found).to eq [1, 0]
+    end
+  end
+
   it "takes notes of another size, and single lines at the edges of pages" do
     notes = docx((1..4).map { |n| p(r(words) + note(n)) }.join, footnotes: (1..3).map { |n| footnote(n, "Leaf #{n} of the register.") }.join + footnote(4, "Leaf 4.").gsub('w:val="18"', 'w:val="22"'))
     expect(described_class.of(notes, rules: ["notes"]).map(&:found)).to eq ["11 pt"]

@@ -83,6 +83,12 @@ RSpec.describe "intent as plain pages" do
     expect(body).to include("The style is made now", 'value="theirs" checked')
   end
 
+  it "says of words that are set apart that they are" do
+    made = bring(package(p(r("The keeper of the ") + r("Tern", "<w:i/>")) + p(r("Plain."))), "apart.docx")
+    bench = ->(ids) { form(made, "galley/bench", ids:) && body[%r{<h3>Set by hand</h3>\s*<p[^>]*>([^<]*)}, 1] }
+    expect([bench["1"], bench["2"], bench["1-2"]]).to eq ["Nothing on the whole paragraph; some of its words are set apart.", "Nothing: it looks as the style says.", "Nothing on whole paragraphs; words are set apart in 1."]
+  end
+
   it "keeps the switch for what was set by hand" do
     made = bring(package(p(r("Set by hand", '<w:sz w:val="30"/>'), '<w:jc w:val="center"/>') + p(r("Also", '<w:sz w:val="30"/>'))), "hand.docx")
     form(made, "edits/style", ids: "1", style: "Body Text", hand: "stays")
