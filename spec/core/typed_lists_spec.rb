@@ -30,6 +30,14 @@ RSpec.describe Norvel::Edits::ListTyped do
     expect(after.look(after.paragraphs[1])[:indent_left]).to eq 36.0
   end
 
+  it "makes one list of bullets, and lists of one look of what counts anew" do
+    text = "And so on, as it was written down in the book of the harbour in that year."
+    bullets, numbers = [%w[• •], %w[1. 2.]].map { |signs| listed(made(*signs.map { |sign| "#{sign} oil;" }, text, *signs.map { |sign| "#{sign} wicks;" })).first }
+    ids = ->(after) { after.paragraphs.filter_map { |one| after.cascade.list_of(one)&.first }.uniq.size }
+    expect([ids[bullets], ids[numbers]]).to eq [1, 2]
+    expect([bullets, numbers].map { |after| Norvel::Survey::Looks.new(after).groups.size }).to eq [2, 2]
+  end
+
   it "keeps numbers that begin elsewhere, and Roman ones" do
     expect(listed(made("(i) the long boat", "(ii) the small boat", "(iii) the raft")).last.map { |_, sign, _| sign }).to eq %w[(i) (ii) (iii)]
     expect(listed(made("4. Oil for the lamps", "5. Wicks for the lamps")).last.map { |_, sign, _| sign }).to eq %w[4. 5.]

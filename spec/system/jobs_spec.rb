@@ -229,7 +229,6 @@ RSpec.describe "whole jobs", type: :feature do
     act { click_link "Put each kind in its style …" }
     act { click_button "Put the ticked kinds in these styles" }
     said("Put 37 paragraphs in the styles of 4 kinds")
-    act { click_link "Findings" }
     act { click_link "Clean up what is sure …" }
     act { check "Typed signs of 15 list items are counted by lists" }
     expect(page).to have_checked_field("Typed signs of 15 list items are counted by lists")

@@ -37,8 +37,17 @@ module Norvel
       # {[look, look of letters] => [paragraphs, …]}
       def by_look
         @document.paragraphs.reject(&:blank?).group_by do |paragraph|
-          [@document.look(paragraph), @document.letter_look(paragraph)]
+          [seen(paragraph), @document.letter_look(paragraph)]
         end
+      end
+
+      # The look; lists of one definition look alike, each beginning its count anew.
+      def seen(paragraph)
+        look = @document.look(paragraph)
+        id, level = @document.cascade.list_of(paragraph)
+        return look if id.nil?
+        key = [look.values.except(:list, :list_id), @document.numbering.list(id)&.definition_id || id, level]
+        (@listed ||= {})[key] ||= look
       end
 
       def group(look, letters, list, index)

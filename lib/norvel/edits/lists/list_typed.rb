@@ -44,21 +44,25 @@ module Norvel
         Survey::TypedLists.new(document).all.select { |list| list.items.any? { |item| wanted[item.paragraph.id] } }
       end
 
+      # Lists with the same signs are of one definition: bullets are one list, what counts begins anew as it did.
       def made(document, lists)
-        definitions = {}
+        known = {}
         lists.inject(document) do |now, list|
-          levels = levels(list)
-          numbering, definition = definitions[levels] ? [now.numbering, definitions[levels]] : define(now, levels)
-          definitions[levels] = definition
-          first = list.levels.first
-          starts = (first.format == "bullet") ? {} : {0 => first.start}
-          numbering, id = numbering.add(Document::Numbering::List.new(definition, starts))
+          numbering, id = counted_by(now.numbering, list, known)
           now.with(numbering:).replace(list.items.map { |item| listed(item, id) })
         end
       end
 
-      def define(document, levels)
-        document.numbering.define(Document::Numbering::Definition.new(levels))
+      # [Numbering, the id of a list]. known: {levels => [definition id, list id]} of those that were made
+      def counted_by(numbering, list, known)
+        levels, first = levels(list), list.levels.first
+        definition, same = known[levels]
+        numbering, definition = numbering.define(Document::Numbering::Definition.new(levels)) unless definition
+        return [numbering, same] if same && list.levels.all? { |level| level.format == "bullet" }
+        starts = (first.format == "bullet") ? {} : {0 => first.start}
+        numbering, id = numbering.add(Document::Numbering::List.new(definition, starts))
+        known[levels] = [definition, id]
+        [numbering, id]
       end
 
       # {number from 0 => Document::ListLevel}: those that are used, and usual ones below.
