@@ -34,8 +34,9 @@ module Norvel
         def mend(gap, others)
           return TAKEN.with(why: gap.stays) if gap.stays
           return SPACE unless others
-          style = @document.style_name(gap.holder)
-          EQUAL.with(why: "#{others} others in #{style} have no such space and would get it too")
+          style = @document.style_of(gap.holder)
+          first = "; put them in styles first" if style&.default
+          EQUAL.with(why: "#{others} others in #{style&.name} have no such space and would get it too#{first}")
         end
 
         # {id of a blank paragraph => how many others of the style beside it have no gap}
