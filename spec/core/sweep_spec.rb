@@ -60,6 +60,16 @@ RSpec.describe Norvel::CLI::Mend do
     end
   end
 
+  it "takes in all that asks on documents made by chance, and what is written reads the same (property)" do
+    made = SomeOf.seeds(1..8).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
+    made.product([Norvel::Guide.none, *Norvel::Guide.shipped.values]).each do |document, guide|
+      document.lay_out
+      after = Norvel::Edits::MendSafe.new(guide, also: ["*"]).apply(document).after
+      back = Norvel::Formats.read(Norvel::Formats.write(after).bytes, name: document.name)
+      expect([back.without_heads.seal.words, back.markers.values]).to eq [after.without_heads.seal.words, after.markers.values]
+    end
+  end
+
   it "puts parts in, lets lists count and settles pages in one go; what came is judged as it stands" do
     edit = Norvel::Edits::MendSafe.new(thesis_guide, also: ["*"])
     document = thesis.with.tap(&:lay_out)

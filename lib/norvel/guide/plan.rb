@@ -210,8 +210,8 @@ module Norvel
 
       def drifted?(finding)
         id = finding.paragraph
-        id && finding.rule.match?(/\A(?:role|headings)\./) && before.settled[before.paragraph(id)].name !=
-          @settled.role(@after.paragraph(id))
+        return false unless id && before.include?(id) && finding.rule.match?(/\A(?:role|headings)\./)
+        before.settled[before.paragraph(id)].name != @settled.role(@after.paragraph(id))
       end
 
       def trace(finding)
