@@ -47,7 +47,7 @@ module Tasks
   end
 
   def text(text, filename)
-    {text: true, title: title(text.info, filename), words: text.words.size}
+    {text: true, title: title(text.info, filename), words: text.words(beside: false).size}
   end
   private_class_method :text
 

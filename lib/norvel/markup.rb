@@ -44,8 +44,9 @@ module Norvel
     # The whole: blocks in order; notes: {key => blocks}; info: {title:, author:, date:, language:} as far as it is
     # said.
     Text = Value.define(:blocks, :notes, :info, notes: {}.freeze, info: {}.freeze) do
-      def words
-        [blocks, *notes.values].flatten.flat_map { |block| Markup.words_of(block) }
+      # In order. beside: those of notes too? A document counts without them.
+      def words(beside: true)
+        [blocks, *(beside ? notes.values : [])].flatten.flat_map { |block| Markup.words_of(block) }
       end
     end
 

@@ -179,4 +179,12 @@ RSpec.describe Norvel::Markup do
     odt = OpenDocument.new("<text:p>a</text:p>").bytes
     expect([Norvel::Formats.markup("# a", "x.md")&.name, Norvel::Formats.markup("<p>a", "x.HTM")&.name, Norvel::Formats.markup(odt, "x.md"), Norvel::Formats.markup("a", "x.docx")]).to eq ["markdown", "html", nil, nil]
   end
+
+  # A shelf tells the same before a text is dressed and after: notes stand beside the text in both.
+  it "counts the words of the text as the document does that is made of it" do
+    text = Norvel::Formats.markup("# Head", "a.md").read("# Head\n\n1. one two\n2. three\n\n> quote *here*\n\nText and `code x`.[^1]\n\n[^1]: A note here.\n")
+    pattern = Norvel::Template.find(Norvel::Template.shipped.keys.first)
+    document = Norvel::Formats.read(Norvel::Formats.dress(text, pattern, name: "a.md").bytes, name: "a.docx")
+    expect([text.words(beside: false).size, text.words.size]).to eq [document.word_count, document.everything.sum(&:word_count)]
+  end
 end

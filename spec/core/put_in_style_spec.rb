@@ -74,6 +74,32 @@ RSpec.describe Norvel::Edits::PutInStyle do
     end
   end
 
+  # Pasted text, and a value set from the command line: no more by hand than by any other way.
+  formats.each do |format, make|
+    styles.each do |name, kind|
+      it "#{format}: text pasted as #{name}, a style #{kind}" do
+        document = make.call(self)
+        pieces = Norvel::Pasted.pieces(Norvel::Pasted.html("<h#{name[-1]}>Pasted</h#{name[-1]}>"), document, Norvel::Guide.none)
+        after = Norvel::Edits::AddParagraphs.new(5, pieces).apply(document).after
+        pasted = after.paragraphs.last
+        expect([pasted.text, slots(pasted)]).to eq ["Pasted", [[], []]]
+        expect(after.style_name(pasted).downcase).to eq name.downcase unless kind == "missing"
+        expect(worded(after, name)).to eq worded(document, name) unless kind == "missing"
+      end
+    end
+
+    it "#{format}: a value that the command line sets" do
+      Dir.mktmpdir do |folder|
+        document = make.call(self)
+        File.binwrite(path = "#{folder}/a.#{format}", written(document))
+        expect(Norvel::CLI.run(["set", path, "--value", "space_after=9", "--on", "everything", "--output", "#{folder}/b.#{format}"], out: StringIO.new, err: StringIO.new)).to eq 0
+        after = Norvel::Formats.read_file("#{folder}/b.#{format}")
+        expect(after.paragraphs.map { |one| after.look(one)[:space_after] }.uniq).to eq [9.0]
+        document.paragraphs.zip(after.paragraphs).each { |was, now| slots(was).zip(slots(now)).each { |before, then_| expect(then_ - before).to eq [] } }
+      end
+    end
+  end
+
   it "leaves what makes a heading a heading as the style has it" do
     document = docx(p(r("Chapter"), '<w:pStyle w:val="Heading1"/><w:keepNext w:val="0"/><w:jc w:val="center"/>'), styles: style("Heading1", "heading 1", ppr: '<w:keepNext/><w:outlineLvl w:val="0"/>'))
     after = described_class.new([1], "Heading 1", look: :theirs).apply(document).after
