@@ -28,8 +28,9 @@ module Norvel
     def initialize(document, only: JOBS, also: [], on: nil)
       @document = document
       @jobs = only | also
-      @edit = Edits::MendSafe.new(Guide.none, only: @jobs.flat_map(&:rules).uniq,
-        also: also.flat_map(&:rules).uniq, among: among(on))
+      @among = among(on)
+      @edit = Edits::MendSafe.new(Guide.none, only: @jobs.flat_map(&:rules).uniq, also: also.flat_map(&:rules).uniq,
+        among: @among)
     end
 
     attr_reader :edit
@@ -46,7 +47,7 @@ module Norvel
 
     # [{job:, count:, why:}, …] of what is left, also: true where it could be done all the same.
     def left
-      plan.left.map { |entry| {job: JOBS.find { |job| job.rules.include?(entry[:rule]) }.name, **entry.except(:rule)} }
+      plan.left_by { |finding| {job: job(finding, plan.after).name} }
     end
 
     private
@@ -65,16 +66,17 @@ module Norvel
     end
 
     def in?(id)
-      @among.nil? || @among.include?(id)
+      @chosen ||= @among&.to_h { |one| [one, true] } || {}
+      @among.nil? || @chosen.key?(id)
     end
 
-    # Ids of the paragraphs that it is for; with each the blank ones beside it.
+    # Ids of the paragraphs that it is for, the blank ones among them; nil for all.
     def among(names)
       direct = Sweep.jobs(%w[direct words]) & @jobs
       return unless names || direct.one?
       chosen = @document.working.select { |one| wanted?(one, names) }
       chosen = chosen.select { |one| of_job?(one, direct.first) } if direct.one?
-      @among = chosen.map(&:id)
+      chosen.map(&:id)
     end
 
     def of_job?(paragraph, job)

@@ -57,8 +57,13 @@ module Norvel
       # [{rule:, count:, why:}, …]: all that a check of the result finds; also: true where it could be done all the
       # same.
       def left
-        wanted(last_check).group_by { |finding| [finding.rule, why(finding), askable?(finding)] }
-          .map { |(rule, why, also), list| {rule:, count: list.size, why:, **(also ? {also:} : {})} }
+        left_by { |finding| {rule: finding.rule} }
+      end
+
+      # The same by what the block makes of each finding: {…, count:, why:}.
+      def left_by
+        wanted(last_check).group_by { |finding| [yield(finding), why(finding), askable?(finding)] }
+          .map { |(by, why, also), list| {**by, count: list.size, why:, **(also ? {also:} : {})} }
       end
 
       # The same as [[why, [findings]], …] by what a person has to look at, worst first.
