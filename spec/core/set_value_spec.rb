@@ -52,6 +52,16 @@ RSpec.describe Norvel::Edits::SetValue do
     expect([most, few].map { |after| spacings(reread(after)) }).to eq [most, few].map { |after| spacings(after) }
   end
 
+  it "takes its style again while that is as its name says, else makes another" do
+    many = docx(p(r(running)) * 9)
+    centre = ->(document, ids) { described_class.new(ids, :align, "center").apply(document).after }
+    again = centre[centre[many, [1, 2]], [3, 4]]
+    expect(again.paragraphs.first(4).map { |one| again.style_name(one) }.uniq).to eq ["Normal with alignment centred"]
+    id = again.style_of(again.paragraphs[0]).id
+    other = centre[Norvel::Edits::ChangeStyle.new(id, {align: "right"}).change(again), [5, 6]]
+    expect([other.style_name(other.paragraphs[4]), other.look(other.paragraphs[4])[:align]]).to eq ["Normal with alignment centred 2", "center"]
+  end
+
   it "keeps words set apart, and reaches what a list level says" do
     mixed = docx(p(r("#{running} ") + r("and in red", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="BodyText"/>') * 2, styles:)
     after = described_class.new([1, 2], :color, "#333333").apply(mixed).after

@@ -53,11 +53,23 @@ module Norvel
 
       # Paragraphs of the style in one that is based on it.
       def in_own_style(document, ids, values)
-        name = own_name(document, values)
+        name = free_name(document, own_name(document, values), values)
         own = DefineStyle.new(name, based_on: @style, values:)
         made = document.sheet.named(name) ? document : own.change(document)
         id = made.sheet.named(name).id
         made.replace(ids.map { |one| made.paragraph(one).with(style_id: id) })
+      end
+
+      # That name, of a style that is as it says where there is one; else with a number.
+      def free_name(document, name, values)
+        [name, *(2..99).map { |number| "#{name} #{number}" }].find do |one|
+          style = document.sheet.named(one)
+          style.nil? || (style.based_on == @style && same_values?(said_by(document, style), values))
+        end
+      end
+
+      def same_values?(one, other)
+        other.all? { |name, value| Styles::Properties[name].same?(one[name], value) }
       end
 
       # "Body Text with line spacing double"
