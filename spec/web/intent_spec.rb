@@ -83,6 +83,14 @@ RSpec.describe "intent as plain pages" do
     expect(body).to include("The style is made now", 'value="theirs" checked')
   end
 
+  it "tells what a guide asks of pages in the person's unit" do
+    Preference.unit = "cm"
+    made = bring(plain, "pages.docx", against: "guide:ravelmouth-thesis")
+    get "/manuscripts/#{made.id}/findings"
+    expect(body).to include("The inside margin is not 3.8 cm")
+    expect(body).not_to include("38 mm")
+  end
+
   it "says of words that are set apart that they are" do
     made = bring(package(p(r("The keeper of the ") + r("Tern", "<w:i/>")) + p(r("Plain."))), "apart.docx")
     bench = ->(ids) { form(made, "galley/bench", ids:) && body[%r{<h3>Set by hand</h3>\s*<p[^>]*>([^<]*)}, 1] }

@@ -82,8 +82,13 @@ module Norvel
             cite: @guide.page["cite"])
         end
 
+        # In the unit that sheets are read in.
+        def length(points)
+          Length.spoken(points, Length.of_sheets)
+        end
+
         def spoken(width, height)
-          "#{Length.spoken(width, "mm")} × #{Length.spoken(height, "mm")}"
+          "#{length(width)} × #{length(height)}"
         end
 
         def margins(section, number)
@@ -101,8 +106,8 @@ module Norvel
           target = (least && found < least) ? least : most
           said = said(least, most)
           finding("page.margin.#{seen}", section: number, message: "The #{side} margin is not #{said}",
-            asked: said, found: Length.spoken(found, "mm"), cause: [side, target], cite: @guide.page["cite"],
-            mend: mend("Set the #{side} margin to #{Length.spoken(target, "mm")}", field => target))
+            asked: said, found: length(found), cause: [side, target], cite: @guide.page["cite"],
+            mend: mend("Set the #{side} margin to #{length(target)}", field => target))
         end
 
         def bounds(range)
@@ -111,9 +116,9 @@ module Norvel
         end
 
         def said(least, most)
-          return Length.spoken(least, "mm") if least == most
+          return length(least) if least == most
           bounds = {"at least" => least, "at most" => most}.compact
-          bounds.map { |words, length| "#{words} #{Length.spoken(length, "mm")}" }.join(", ")
+          bounds.map { |words, bound| "#{words} #{length(bound)}" }.join(", ")
         end
 
         def mend(label, **values)
