@@ -20,6 +20,14 @@ RSpec.describe Norvel::Survey::LineBreaks do
     it("takes the breaks of #{text[0, 30].inspect} … for #{kinds.join(", ")}") { expect(breaks(text)).to eq kinds }
   end
 
+  it "keeps emphasis where a paragraph is divided, and divides at objects that stand on one side" do
+    document = docx(p(r("#{long}\n#{long[0, 10]}") + r(long[10..], "<w:i/>") + r("\n#{long}")) + p(r("#{long}\n#{long}") + note(1)), footnotes: footnote(1, "n"))
+    after = Norvel::Edits::SplitAtBreaks.new([1, 2]).apply(document).after
+    expect(after.paragraphs.map(&:text)).to eq [long] * 5
+    expect(after.paragraphs[1].runs.map { |run| after.run_look(run, after.paragraphs[1])[:italic] }).to eq [false, true]
+    expect(reread(after).paragraphs.map(&:text)).to eq [long] * 5
+  end
+
   it("leaves the lines of code") { expect(breaks("store(line);\nand print(line)", "code")).to eq [:line] }
 
   # Without a guide each kind is found with its mend; what is sure is in the plan, the rest is offered.

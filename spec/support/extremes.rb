@@ -48,6 +48,9 @@ module Extremes
         chain: ->(n) { package(p(r("a"), '<w:pStyle w:val="S9"/>'), styles: (0..(n * 1_500).to_i).map { |at| style("S#{at}", "S #{at}", based_on: "S#{at - 1}") }.join) },
         repeated: ->(n) { package(p(r("a line that stands again")) * (n * 6_000).to_i) }, letters: ->(n) { package(p(r("Yours sincerely,")) * (n * 6_000).to_i) },
         numbered: ->(n) { package((1..(n * 6_000).to_i).map { |at| p(r("#{at}. Item of it")) }.join) }, wide: ->(n) { package("<w:tbl><w:tr>#{"<w:tc>#{p(r("a"))}</w:tc>" * (n * 2_000).to_i}</w:tr></w:tbl>#{p("")}") },
+        item_breaks: ->(n) { package(p(r((["1. oil"] * (n * 70_000).to_i).join("\n")))) },
+        last_breaks: ->(n) { package(p(r("a#{"\n" * (n * 200_000).to_i}"))) },
+        typed_lists: ->(n) { package((p(r("• oil;")) * 2 + p(r("A line of text that stands between."))) * (n * 3_000).to_i) },
         controls: ->(n) { package(nested(p(r("a")), (n * 3_000).to_i, "<w:sdt><w:sdtContent>", "</w:sdtContent></w:sdt>")) }
       },
       "fodt" => {

@@ -195,8 +195,15 @@ module Norvel
       # The part as it is done to the state that was reached; what its edits say is told as they are made.
       def made(key, groups, found, off: false)
         mend, edits, now = groups.first.first.mend, edits(groups, found), @after
-        titles = edits.map { |edit| edit.title(now).tap { now = settled(edit.change(now)) } }
+        known = @settled
+        titles = edits.map { |edit| edit.title(now).tap { now = settled(done_by(edit, now)) } }
+        @settled = known if off # nothing of it came
         Part.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was: @after, now:, edits:, titles:, off:)
+      end
+
+      # Where what asks first is taken in, words may come; so each edit proves by itself what it promises.
+      def done_by(edit, document)
+        @also.any? ? edit.apply(document).after : edit.change(document)
       end
 
       def settled(document)

@@ -69,10 +69,18 @@ module Norvel
       def by_style
         style = @document.style_of(chapter)
         headings = @document.paragraphs.select { |one| @document.style_of(one).equal?(style) && !one.blank? }
-        before = headings.map { |one| @document.paragraphs[@document.text_position(one.id) - 1] }
-        going = before.select { |one| one.nothing? && one.raw_text.include?("\f") && one.holds.nil? }
-        sure = headings.zip(before).all? { |one, other| @document.look(one)[:page_break_before] || other.ends_page? }
+        before = headings.map { |one| above(one) }
+        going = before.compact.select { |one| one.nothing? && one.raw_text.include?("\f") && one.holds.nil? }
+        sure = headings.zip(before).all? do |one, other|
+          other.nil? || other.ends_page? || @document.look(one)[:page_break_before]
+        end
         [:begin_by_style, [chapter.id, *going.map(&:id)], "Let #{style&.name} begin the page, without a break", sure]
+      end
+
+      # The paragraph before one, nil for the first.
+      def above(paragraph)
+        at = @document.text_position(paragraph.id)
+        @document.paragraphs[at - 1] if at.positive?
       end
 
       # Blank paragraphs on it, and those right before it that push it over.

@@ -8,7 +8,6 @@ module Norvel
     #   :last       nothing, since nothing follows it
     #   :line       a line that is meant: of an address, of verse, of code
     module LineBreaks
-      BREAK = /[ \u00A0]*\n[ \u00A0]*/
       ENDS = /[.!?…]["”’»)]*\z/ # of a sentence
       SIGN = /\A(?:[•‣◦▪–—*-]|\(?(?:\d{1,3}|[a-z])[.)])[\s\u00A0]/ # of a list item
       AS_THEY_STAND = %w[code contents_entry].freeze # roles all of whose lines are meant
@@ -19,30 +18,26 @@ module Norvel
       # {place of each break in seen_text => its kind}. role: what the paragraph is
       #   LineBreaks.of(paragraph, "body") # => {58 => :running, 120 => :last}
       def of(paragraph, role)
-        text = paragraph.seen_text
-        return {} unless text.include?("\n")
-        places = text.each_char.with_index.filter_map { |char, at| at if char == "\n" }
-        places.to_h { |at| [at, kind(text, at, AS_THEY_STAND.include?(role))] }
+        lines = paragraph.seen_text.split("\n", -1)
+        worded = lines.rindex { |line| !line.strip.empty? } || -1
+        place = -1
+        lines.each_cons(2).with_index.to_h do |(line, following), number|
+          place += line.size + 1
+          [place, (number >= worded) ? :last : kind(line, following, AS_THEY_STAND.include?(role))]
+        end
       end
 
-      def kind(text, at, kept)
-        before, after = text[0...at], text[at + 1..]
-        return :last if after.strip.empty?
+      def kind(line, following, kept)
         return :line if kept
-        return :running if running?(text, at)
-        line, following = before[/[^\n]*\z/].strip, after[/\A[^\n]*/].strip
-        parts?(line, following) ? :paragraph : :line
-      end
-
-      def running?(text, at)
-        text[at + 1..].match?(/\A[ \u00A0]*[[:lower:]]/) && text[0...at].match?(/[[:alnum:],;)’'-][ \u00A0]*\z/)
+        return :running if ByHand::RUNNING_BREAK.match?("#{line[-FULL..] || line}\n#{following[0, FULL]}")
+        parts?(line.strip, following.strip) ? :paragraph : :line
       end
 
       def parts?(line, following)
         return true if SIGN.match?(following) && (SIGN.match?(line) || line.end_with?(":"))
         ENDS.match?(line) && [line, following].all? { |one| one.size >= FULL }
       end
-      private_class_method :kind, :running?, :parts?
+      private_class_method :kind, :parts?
     end
   end
 end

@@ -31,12 +31,12 @@ module Norvel
       end
 
       # {gap => how many others of the style would get the space too} of those whose style is not agreed on them.
-      def uneven(document)
-        by_holder(document, gaps(document)).flat_map { |(style, side), list|
+      def uneven(document, all = gaps(document))
+        by_holder(document, all).flat_map { |(style, side), list|
           others = others(document, style, side, list)
           agreed = !document.sheet[style]&.default && others <= list.size * (1 - AGREED)
           agreed ? [] : list.map { |gap| [gap, others] }
-        }.to_h
+        }.each_with_object({}.compare_by_identity) { |(gap, others), found| found[gap] = others }
       end
 
       private
@@ -48,7 +48,10 @@ module Norvel
       end
 
       def going(document)
-        @equal ? gaps(document) : gaps(document) - uneven(document).keys
+        all = gaps(document)
+        return all if @equal
+        left = uneven(document, all)
+        all.reject { |gap| left.key?(gap) }
       end
 
       # {[style, side] => gaps} of those that become space.

@@ -46,11 +46,12 @@ module Norvel
 
       # Lists with the same signs are of one definition: bullets are one list, what counts begins anew as it did.
       def made(document, lists)
-        known = {}
-        lists.inject(document) do |now, list|
-          numbering, id = counted_by(now.numbering, list, known)
-          now.with(numbering:).replace(list.items.map { |item| listed(item, id) })
+        known, numbering = {}, document.numbering
+        changed = lists.flat_map do |list|
+          numbering, id = counted_by(numbering, list, known)
+          list.items.map { |item| listed(item, id) }
         end
+        document.with(numbering:).replace(changed)
       end
 
       # [Numbering, the id of a list]. known: {levels => [definition id, list id]} of those that were made

@@ -236,7 +236,7 @@ module Norvel
           @objects = nil
           style_id = nil
           direct = Styles::PropertySet::EMPTY
-          text = nil
+          text = own = nil # own: may the text grow in place, so that very many breaks take no longer?
           child = node.first_element_child
           while child
             name = child.name
@@ -244,11 +244,16 @@ module Norvel
               style_id, direct = told(child, @known_runs) { |element| run_properties(element) }
             else
               piece = (name == "t" && @fields.none?) ? text_of(child) : piece(child, name, cell)
-              text = text ? text + piece : piece
+              text, own = join(text, piece, own)
             end
             child = child.next_element
           end
           runs[source] = Document::Run.new(text || "", style_id, direct, source, @fields.settled(@objects), spans)
+        end
+
+        def join(text, piece, own)
+          return [piece, false] if text.nil?
+          [own ? text << piece : text + piece, true]
         end
 
         # What the words read now stand in.
