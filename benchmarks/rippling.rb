@@ -16,7 +16,7 @@ Dir.mktmpdir do |folder|
   check.findings
   bare = Timing.median(5) { Nokogiri::XML(xml) }
   ripple = lambda do |edit|
-    found = Norvel::Ripple.new(edit, document, check)
+    found = Norvel::Report::Ripple.new(edit, document, check)
     [found.pages&.changed, found.styles, found.moved, found.unmoved, found.findings_gone, found.findings_come,
       found.samples]
   end
@@ -30,7 +30,7 @@ Dir.mktmpdir do |folder|
     "headings numbered" => ->(n) { Norvel::Edits::NumberHeadings.new(%w[decimal roman][n % 2]) },
     "another template" => ->(_) {
       Norvel::Edits::ApplyTemplate
-        .new(Norvel::Template.find("ravelmouth-report"), page: true)
+        .new(Norvel::Formats::Template.find("ravelmouth-report"), page: true)
     }
   }
   changes.each do |name, make|

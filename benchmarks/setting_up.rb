@@ -21,7 +21,7 @@ Dir.mktmpdir do |folder|
     matter.new(paragraph: chapter.id, start: 1)
   ])
   bare = Timing.median(5) { Nokogiri::XML(xml) }
-  entries = Norvel::ContentsLists.in(listed).first.paragraphs(listed)
+  entries = Norvel::Structure::ContentsLists.in(listed).first.paragraphs(listed)
   printf "%d sheets, %d entries\n", listed.pages.sheets.size, entries.size
   put = Timing.median(3) do
     made = matters.apply(listed).after
@@ -30,7 +30,7 @@ Dir.mktmpdir do |folder|
   end
   refreshed = Timing.median(5) { Norvel::Edits::RefreshContents.new(0).apply(listed) }
   heads = Timing.median(5) do
-    line = Norvel::RunningLine.new(left: "{chapter}", right: "{page}")
+    line = Norvel::Running::Line.new(left: "{chapter}", right: "{page}")
     Norvel::Edits::SetRunning.new([1], {"header" => line}).apply(listed)
   end
   {"matters, contents settled, written (1,500 ms)" => put, "contents up to date (500 ms)" => refreshed,

@@ -109,7 +109,7 @@ module Demo
         document = Norvel::Edits::ListOfStyle.new(document.sheet.named(name).id, document.sheet.named(list)
           .paragraph[:list_id]).change(document)
       end
-      Norvel::Template.bytes(Norvel::Edits::DefinePageStyle.new("Text pages", 1).change(document))
+      Norvel::Formats::Template.bytes(Norvel::Edits::DefinePageStyle.new("Text pages", 1).change(document))
     end
   end
 end

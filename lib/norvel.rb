@@ -14,7 +14,8 @@ module Norvel
   loader = Zeitwerk::Loader.for_gem
   loader.inflector.inflect("cli" => "CLI", "xml" => "XML")
   loader.ignore("#{__dir__}/norvel/errors.rb")
-  loader.collapse("#{__dir__}/norvel/edits/*") # folders by subject, names without them
+  # Folders by subject, names without them.
+  loader.collapse(*%w[values edits/* formats/conversion].map { |folder| "#{__dir__}/norvel/#{folder}" })
   loader.setup
 
   ROOT = File.expand_path("..", __dir__)

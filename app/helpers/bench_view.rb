@@ -124,7 +124,7 @@ module BenchView
 
   # What a person can say that a paragraph is: [[role, words], …].
   def decisions_to_make
-    roles = Norvel::Roles::ALL.except("blank").map { |name, role| [name, role.words] }
+    roles = Norvel::Survey::Roles::ALL.except("blank").map { |name, role| [name, role.words] }
     [["", "as Norvel reads it"], [Norvel::Document::NO_HEADING, "no heading"], *roles]
   end
 

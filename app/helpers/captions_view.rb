@@ -8,7 +8,7 @@ module CaptionsView
   KINDS_OF_CAPTIONS = {figure: "Figures", table: "Tables"}.freeze
 
   def captions
-    @captions ||= Norvel::Captions.new(document)
+    @captions ||= Norvel::Structure::Captions.new(document)
   end
 
   # {"Figures" => [CaptionRow, …], "Tables" => …}
@@ -20,11 +20,11 @@ module CaptionsView
 
   # Numbers that say something else than they should: [ComputedNumbers::Stale, …]
   def stale_numbers
-    @stale_numbers ||= Norvel::ComputedNumbers.new(document).stale
+    @stale_numbers ||= Norvel::Structure::ComputedNumbers.new(document).stale
   end
 
   def lost_references
-    @lost_references ||= Norvel::TypedReferences.new(document).lost
+    @lost_references ||= Norvel::Structure::TypedReferences.new(document).lost
   end
 
   # Figures and tables that a guide misses captions of.
@@ -62,9 +62,9 @@ module CaptionsView
 
   # What numbers a caption: "typed", "Figure, counted", or what its field is for.
   def counted_words(paragraph)
-    field = Norvel::Sequences.in(paragraph).first or return "typed"
+    field = Norvel::Structure::Sequences.in(paragraph).first or return "typed"
     anew = field.instruction[/\\r\s*(\d+)/i, 1]
-    ["counted as #{Norvel::Sequences.name(field)}", ("begins anew with #{anew}" if anew)].compact.join(", ")
+    ["counted as #{Norvel::Structure::Sequences.name(field)}", ("begins anew with #{anew}" if anew)].compact.join(", ")
   end
 
   private

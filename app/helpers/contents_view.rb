@@ -6,7 +6,7 @@ module ContentsView
   LEADERS = {"dots" => "dots", "dashes" => "dashes", "a line" => "a line", "none" => "nothing"}.freeze
 
   def contents
-    @contents ||= Norvel::ContentsLists.new(document)
+    @contents ||= Norvel::Structure::ContentsLists.new(document)
   end
 
   def contents_words(list)
@@ -42,9 +42,9 @@ module ContentsView
   # the parts, else by custom (title, abstract, contents).
   def usual_contents_place
     asked = manuscript.rules.parts.map { |part| part["part"] }
-    order = asked.include?("contents") ? asked : Norvel::Parts::NAMES
+    order = asked.include?("contents") ? asked : Norvel::Structure::Parts::NAMES
     later = order.drop(order.index("contents") + 1)
-    part = Norvel::Parts.new(document).list.find { |one| later.include?(one.name) && one.heading }
+    part = Norvel::Structure::Parts.new(document).list.find { |one| later.include?(one.name) && one.heading }
     part&.heading&.id
   end
 
@@ -55,7 +55,7 @@ module ContentsView
 
   # The sheets around the list that a change is about.
   def contents_sheets(whose)
-    lists = Norvel::ContentsLists.in(whose)
+    lists = Norvel::Structure::ContentsLists.in(whose)
     list = params[:number] ? lists[whole(:number)] : (lists.last if whose.equal?(@after))
     id = list ? list.paragraphs(whose).first.id : whole(:before)
     page = whose.pages.sheet_of(id)&.page || 1

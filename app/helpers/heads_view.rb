@@ -8,7 +8,7 @@ module HeadsView
   SIDES = %w[left middle right].freeze
   TOKENS = {"page" => "page number", "pages" => "number of pages", "chapter" => "chapter", "title" => "title",
             "author" => "author"}.freeze
-  NOTHING_SAID = Norvel::RunningLine.new
+  NOTHING_SAID = Norvel::Running::Line.new
 
   # The matters by number, from 0.
   def headed_matters
@@ -56,14 +56,14 @@ module HeadsView
   # What a head or foot says: RunningLine, or nil where it is set otherwise.
   def running_line(matter, kind, way)
     story = running_story(matter, kind, way)
-    story ? Norvel::RunningLine.read(story, document) : NOTHING_SAID
+    story ? Norvel::Running::Line.read(story, document) : NOTHING_SAID
   end
 
   # The three parts in words: ["", "page number", ""]; the text of one that is set otherwise.
   def running_words(matter, kind, way)
     line = running_line(matter, kind, way)
     return [cut(running_story(matter, kind, way).text.split.join(" "), 50), "", ""] unless line
-    line.to_a.map { |part| part.gsub(Norvel::RunningLine::TOKEN) { TOKENS.fetch($1) } }
+    line.to_a.map { |part| part.gsub(Norvel::Running::Line::TOKEN) { TOKENS.fetch($1) } }
   end
 
   def matter_words(matter)
@@ -109,7 +109,7 @@ module HeadsView
   private
 
   def sent_line(kind)
-    Norvel::RunningLine.new(**SIDES.to_h { |side| [side.to_sym, params[:"#{kind}_#{side}"].to_s[0, 300].strip] })
+    Norvel::Running::Line.new(**SIDES.to_h { |side| [side.to_sym, params[:"#{kind}_#{side}"].to_s[0, 300].strip] })
   end
 
   # Is it what such pages show? What is set otherwise stays unless words are typed for it.

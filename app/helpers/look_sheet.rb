@@ -21,7 +21,7 @@ module LookSheet
 
   # The class of most letters of a paragraph: its lines are as tall as those are, not as the page's own.
   def letters_class(letters)
-    family = Norvel::Fonts.stand_in(letters[:font]).family.scan(/[A-Z]/).join.downcase
+    family = Norvel::ShippedFonts.stand_in(letters[:font]).family.scan(/[A-Z]/).join.downcase
     "z#{(letters[:size] * 10).round}#{family}#{"b" if letters[:bold]}#{"i" if letters[:italic]}"
   end
 

@@ -15,7 +15,7 @@ module MattersView
   Row = Struct.new(:name, :paragraph, :format, :start, :shown_first, :begins, :note, :place)
 
   def matters
-    @matters ||= Norvel::Matters.new(document)
+    @matters ||= Norvel::Structure::Matters.new(document)
   end
 
   # Is what mends a finding seen on its pages before it is done?
@@ -117,7 +117,8 @@ module MattersView
 
   # Where the back matter seems to begin, which most leave with the body.
   def back_row
-    part = Norvel::Parts.new(document).list.find { |one| %w[references appendices].include?(one.name) && one.heading }
+    parts = Norvel::Structure::Parts.new(document).list
+    part = parts.find { |one| %w[references appendices].include?(one.name) && one.heading }
     return unless part
     Row.new(NAMES["back"], nil, "decimal", nil, true, "next_page",
       "Where it has page numbers of its own, it seems to begin at “#{cut(part.heading.text.strip, 40)}”.")

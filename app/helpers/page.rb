@@ -168,11 +168,11 @@ module Page
 
   # 28110 as "28,110".
   def number(count)
-    Norvel::Counted.number(count)
+    Norvel::Quantity.number(count)
   end
 
   def counted(count, noun)
-    Norvel::Counted.words(count, noun)
+    Norvel::Quantity.words(count, noun)
   end
 
   # The sign of a severity: a form of its own, so that it is never told by colour alone.

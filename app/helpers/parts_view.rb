@@ -6,7 +6,7 @@ module PartsView
   PartRow = Struct.new(:name, :part, :asked, :findings)
 
   def parts
-    @parts ||= Norvel::Parts.new(document)
+    @parts ||= Norvel::Structure::Parts.new(document)
   end
 
   # Parts that are there in their order; those that are missing where the guide would have them.
@@ -22,7 +22,7 @@ module PartsView
   end
 
   def part_words(name)
-    Norvel::Parts::LABELS.fetch(name, name.tr("_", " ")).capitalize
+    Norvel::Structure::Parts::LABELS.fetch(name, name.tr("_", " ")).capitalize
   end
 
   # "required, at most 350 words"
@@ -55,7 +55,7 @@ module PartsView
 
   # Sheets around the part that a change is about.
   def part_sheets(whose)
-    part = Norvel::Parts.new(whose)[params[:put_in]]
+    part = Norvel::Structure::Parts.new(whose)[params[:put_in]]
     page = part ? whose.pages.sheet_of(whose.paragraphs[part.first].id)&.page || 1 : 1
     whose.pages.sheets[[page - 2, 0].max, 4]
   end

@@ -42,7 +42,7 @@ module PlanView
   end
 
   def telling(part)
-    Norvel::Guide::Telling.new(part)
+    Norvel::Guide::PlanWords.new(part)
   end
 
   def plan_title(part)

@@ -102,7 +102,7 @@ module SheetAtSize
     return thing_drawn(span, baseline) if span.object
     letters = span.letters
     look = letters.look
-    font = Norvel::Fonts.stand_in(look[:font]).family
+    font = Norvel::ShippedFonts.stand_in(look[:font]).family
     said = {"x" => fine(span.x), "y" => fine(baseline - letters.rise), "font-family" => font,
             "font-size" => fine(letters.size), **letter_attributes(letters, look)}
     said["class"] = "kerned" if letters.kerned?

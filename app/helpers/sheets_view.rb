@@ -49,7 +49,7 @@ module SheetsView
 
   # Is there nothing to read on it?
   def empty?(sheet)
-    Norvel::Layout::Emptiness.blank?(sheet)
+    Norvel::Structure::EmptyPages.blank?(sheet)
   end
 
   def spreads

@@ -3,7 +3,7 @@
 # The forms that stand for kinds of text, the same in spine, gauge and lists: weight falls with the level of a heading,
 # body is pale, quotations are inset, lists notched, captions dashed, blanks dotted.
 module Strokes
-  FORMS = Hash.new("b").merge(Norvel::Roles::ALL.transform_values(&:form)).freeze
+  FORMS = Hash.new("b").merge(Norvel::Survey::Roles::ALL.transform_values(&:form)).freeze
 
   def form_of(paragraph)
     FORMS[manuscript.check.role(paragraph)]

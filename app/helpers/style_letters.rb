@@ -2,7 +2,7 @@
 
 # The letters for putting paragraphs in styles: the person's own, and for the usual roles one from the start.
 module StyleLetters
-  USUAL = Norvel::Roles.letters.freeze
+  USUAL = Norvel::Survey::Roles.letters.freeze
   RESERVED = %w[j k x u g].freeze
 
   # {"q" => style id}

@@ -38,7 +38,7 @@ module StyleView
   # {role => how many paragraphs}, those there are, in the order of the table.
   def roles_to_set
     counts = document.paragraphs.reject(&:blank?).map { |one| document.settled.role(one) }.tally
-    Norvel::Roles::ALL.keys.filter_map { |role| [role, counts[role]] if counts[role] }.to_h
+    Norvel::Survey::Roles::ALL.keys.filter_map { |role| [role, counts[role]] if counts[role] }.to_h
   end
 
   def all_styles?
@@ -265,7 +265,7 @@ module StyleView
     found = document.paragraphs.select do |one|
       one.container.nil? && !one.blank? && document.heading_level(one) == 1
     end
-    Norvel::Matters.first_lines(document, found)
+    Norvel::Structure::Matters.first_lines(document, found)
   end
 
   SWATCHES = 8

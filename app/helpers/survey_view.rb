@@ -144,7 +144,7 @@ module SurveyView
   end
 
   def role_words(role)
-    Norvel::Roles.words(role)
+    Norvel::Survey::Roles.words(role)
   end
 
   def miss_key(miss)

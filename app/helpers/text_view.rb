@@ -18,7 +18,7 @@ module TextView
 
   # The form that a block is drawn in: that of its role.
   def block_form(block)
-    (block.role == "table") ? "t" : Norvel::Roles[block.role].form
+    (block.role == "table") ? "t" : Norvel::Survey::Roles[block.role].form
   end
 
   def block_words(block)
@@ -27,7 +27,7 @@ module TextView
   end
 
   def block_role(block)
-    (block.role == "table") ? "table" : Norvel::Roles.words(block.role)
+    (block.role == "table") ? "table" : Norvel::Survey::Roles.words(block.role)
   end
 
   # What stands before its words: its number in its list, or a bullet.

@@ -156,7 +156,7 @@ class Manuscript < ActiveRecord::Base
 
   # The document of its template, nil where that was removed.
   def pattern_document
-    Norvel::Template.in_terms_of(document, PATTERNS.fetch(template) { SavedTemplate.document_of(template) })
+    Norvel::Formats::Template.in_terms_of(document, PATTERNS.fetch(template) { SavedTemplate.document_of(template) })
   rescue Norvel::Refused
     nil
   end

@@ -6,7 +6,7 @@ class SavedTemplate < ActiveRecord::Base
 
   # Every template by the key that pages use: {"ship:short-notice" => "Short notice", "own:3" => …}
   def self.all_by_key
-    Norvel::Template.shipped.keys.to_h { |name| ["ship:#{name}", name.tr("-", " ").capitalize] }
+    Norvel::Formats::Template.shipped.keys.to_h { |name| ["ship:#{name}", name.tr("-", " ").capitalize] }
       .merge(order(:name).to_h { |template| ["own:#{template.id}", template.name] })
   end
 
@@ -15,7 +15,7 @@ class SavedTemplate < ActiveRecord::Base
     raise Norvel::Refused, "There is no such template." unless all_by_key.key?(key.to_s)
     kind, name = key.to_s.split(":", 2)
     case kind
-    when "ship" then (path = Norvel::Template.shipped[name]) && (return File.binread(path))
+    when "ship" then (path = Norvel::Formats::Template.shipped[name]) && (return File.binread(path))
     when "own" then (template = find_by(id: name)) && (return template.bytes)
     end
     raise Norvel::Refused, "There is no such template."

@@ -25,7 +25,7 @@ module FindingRoutes
     end
 
     app.post("/manuscripts/:id/findings/mend_safe") do
-      edit = Norvel::Edits::MendSafe.new(manuscript.rules, plan: (plan if current?), **plan_choices)
+      edit = Norvel::Guide::MendSafe.new(manuscript.rules, plan: (plan if current?), **plan_choices)
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("findings")
     end
 

@@ -37,14 +37,14 @@ module SheetRoutes
 
     # What would save the last page, before and after.
     app.get("/manuscripts/:id/sheets/saving") do
-      @saving = Norvel::LastPage.new(document) if pages
+      @saving = Norvel::Report::LastPage.new(document) if pages
       raise Norvel::Refused, "There is no page that could be saved." unless @saving&.surplus? && @saving.edit
       station :saving
     end
 
     app.post("/manuscripts/:id/sheets/saving") do
       wait_for_pages
-      edit = (Norvel::LastPage.new(document).edit if pages) or raise Norvel::Refused,
+      edit = (Norvel::Report::LastPage.new(document).edit if pages) or raise Norvel::Refused,
         "There is no page that could be saved."
       go_after manuscript.perform(edit, version: params[:version]).title, path_to("sheets")
     end

@@ -56,7 +56,7 @@ module StyleRoutes
       def ripple_of(change)
         @change = change
         @edit = style_change(change)
-        @ripple = @edit && Norvel::Ripple.new(@edit, document, manuscript.check)
+        @ripple = @edit && Norvel::Report::Ripple.new(@edit, document, manuscript.check)
         @typed = (change == "values") ? typed_values(chosen_style) : {}
       end
     end

@@ -24,7 +24,7 @@ module TemplateRoutes
       name = params[:name].to_s.strip
       raise Norvel::Refused, "A template needs a name." if name.empty?
       raise Norvel::Refused, "There is a template “#{name}” already." if SavedTemplate.exists?(name:)
-      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(document))
+      SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(document))
       go_after "Saved the template #{name}", path_to("templates")
     end
 
@@ -32,7 +32,7 @@ module TemplateRoutes
     app.post("/manuscripts/:id/templates/bring") do
       name = File.basename(sent_file[:filename], ".*")
       pattern = Norvel::Formats.read(sent_file[:tempfile].read, name:)
-      made = SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(pattern))
+      made = SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern))
       go_after "Brought in the template #{name}", path_to("templates", template: "own:#{made.id}")
     end
 
@@ -43,8 +43,8 @@ module TemplateRoutes
 
     app.post("/new") do
       template = SavedTemplate.document_of(brought_template || params[:template])
-      fields = Norvel::NewDocument::FIELDS.keys.to_h { |field| [field, params[field]] }
-      bytes = Norvel::NewDocument.new(template, fields).bytes
+      fields = Norvel::Intake::NewDocument::FIELDS.keys.to_h { |field| [field, params[field]] }
+      bytes = Norvel::Intake::NewDocument.new(template, fields).bytes
       name = params[:title].to_s.strip[0, 60].gsub(/[^[:alnum:] -]/, "")
       made = Manuscript.bring_in(bytes, filename: "#{name}#{Norvel::Formats.of(bytes).extension}")
       redirect to("/manuscripts/#{made.id}/galley"), 303
@@ -62,7 +62,7 @@ module TemplateRoutes
         return unless file.is_a?(Hash) && file[:tempfile]
         name = File.basename(file[:filename], ".*")
         pattern = Norvel::Formats.read(file[:tempfile].read, name:)
-        "own:#{SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Template.bytes(pattern)).id}"
+        "own:#{SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern)).id}"
       end
 
       def template_edit(key)
@@ -74,7 +74,7 @@ module TemplateRoutes
       end
 
       def in_our_terms(template)
-        Norvel::Template.in_terms_of(document, template)
+        Norvel::Formats::Template.in_terms_of(document, template)
       end
 
       # Page set-up and numbering come along unless the form was sent without them.
@@ -88,7 +88,7 @@ module TemplateRoutes
         @template = in_our_terms(SavedTemplate.document_of(key))
         @edit = template_edit(key)
         @match = @edit.match(document)
-        @ripple = Norvel::Ripple.new(@edit, document, manuscript.check)
+        @ripple = Norvel::Report::Ripple.new(@edit, document, manuscript.check)
       end
     end
   end

@@ -47,11 +47,12 @@ module WordsRoutes
     # Shown before it goes in; with keep it goes in.
     app.post("/manuscripts/:id/paste") do
       @after = whole(:after)
-      @source = params[:html].to_s.strip.empty? ? params[:text].to_s : params[:html].to_s
-      @blocks = params[:html].to_s.strip.empty? ? Norvel::Pasted.plain(@source) : Norvel::Pasted.html(@source)
+      plain = params[:html].to_s.strip.empty?
+      @source = params[plain ? :text : :html].to_s
+      @blocks = plain ? Norvel::Intake::Pasted.plain(@source) : Norvel::Intake::Pasted.html(@source)
       raise Norvel::Refused, "There are no words in what was pasted." if @blocks.empty?
       @body = pasted_body
-      @pieces = Norvel::Pasted.pieces(@blocks, document, manuscript.rules, body: @body)
+      @pieces = Norvel::Intake::Pasted.pieces(@blocks, document, manuscript.rules, body: @body)
       next station(:paste) unless params[:keep] == "1"
       manuscript.perform(Norvel::Edits::AddParagraphs.new(@after, @pieces), version: params[:version])
       redirect to(path_to("galley", at: @after)), 303

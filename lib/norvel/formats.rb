@@ -101,8 +101,8 @@ module Norvel
       # A text without styles as a file of a template's format, in its styles and on its pages. text: Markup::Text.
       # Raises Unwritable.
       def dress(text, template, name:)
-        report = Carried.new
-        loose = Markup::Dressing.new(text, template, name:, report:).document
+        report = CarryReport.new
+        loose = FromMarkup.new(text, template, name:, report:).document
         Conversion.new(loose, self[template.format], report:).written
       end
 
@@ -110,7 +110,7 @@ module Norvel
       # the format it came in. Raises Unwritable.
       def write(document, as: document.format)
         target = self[as]
-        return Undressed.new(document, target).written if target.is_a?(MarkupFormat)
+        return MarkupFile.new(document, target).written if target.is_a?(MarkupFormat)
         patched = as == document.format && document.source.respond_to?(:bytes)
         return Conversion.new(document, target).written unless patched
         written = self[as].writer.call(document)

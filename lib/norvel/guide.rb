@@ -6,7 +6,7 @@ module Norvel
   # The rules a document must meet, as data: a YAML file that an office can read aloud (docs/guide-format.md).
   class Guide
     FOLDER = File.join(ROOT, "guides")
-    ROLES = Roles::STATED
+    ROLES = Survey::Roles::STATED
 
     class << self
       # Names of the guides that ship, with their Guide: files that stand still while the program runs.
@@ -122,7 +122,7 @@ module Norvel
     # What the guide states and Norvel does not check yet, said instead of passed over.
     def unchecked
       stated = Schema::UNCHECKED.select { |path| data.dig(*path.split(".")) }
-      stated + (parts.map { |part| part["part"] } - Parts::NAMES).map { |name| "parts.#{name}" }
+      stated + (parts.map { |part| part["part"] } - Structure::Parts::NAMES).map { |name| "parts.#{name}" }
     end
 
     def exceptions

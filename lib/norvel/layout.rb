@@ -26,7 +26,7 @@ module Norvel
     end
 
     def once(document, values, known, round)
-      earlier = known && Earlier.new(known, document)
+      earlier = known && LayoutBefore.new(known, document)
       stories = Stories.new(document, values, earlier:)
       heads = Heads.new(document, stories)
       sheets = Pages.new(document, stories, heads, known: earlier&.sheets_for(stories.body.blocks)).sheets

@@ -59,7 +59,7 @@ module Norvel
     end
 
     def unpacking(data, original)
-      ((data[:version] < VERSION) ? Earlier : Unpack).new(original, data[:sets])
+      ((data[:version] < VERSION) ? UnpackBefore : Unpack).new(original, data[:sets])
     end
     private_class_method :unpacking
   end

@@ -3,7 +3,7 @@
 require "open3"
 
 # Numbers of captions: typed, counted, out of date, and what names them.
-RSpec.describe Norvel::Captions do
+RSpec.describe Norvel::Structure::Captions do
   def guide(rules = "missing: allow") = Norvel::Guide.new("norvel_guide: 1\nname: G\ncaptions: {#{rules}}\n")
 
   def caption(*runs) = p(runs.map { |one| one.start_with?("<") ? one : r(one) }.join, '<w:pStyle w:val="Caption"/>')
@@ -33,16 +33,16 @@ RSpec.describe Norvel::Captions do
     list.first.mend.edit(list.select { |one| one.mend == list.first.mend }, guide).apply(document).after
   end
 
-  def labels(document) = Norvel::Captions.new(document).list.map { |one| [one.kind, one.label, one.counted?] }
+  def labels(document) = Norvel::Structure::Captions.new(document).list.map { |one| [one.kind, one.label, one.counted?] }
 
-  def instructions(document) = document.paragraphs.flat_map { |one| Norvel::Sequences.in(one) }.map(&:instruction)
+  def instructions(document) = document.paragraphs.flat_map { |one| Norvel::Structure::Sequences.in(one) }.map(&:instruction)
 
   # Writes it, reads it, and finds every number where a sequence says it is.
   def settled?(document)
     again = Norvel::Formats.read(Norvel::Formats.write(document).bytes, name: document.name)
     expect(again.paragraphs.map(&:text)).to eq document.paragraphs.map(&:text)
-    expect(Norvel::Sequences.new(again).said.values.flat_map(&:values)).to eq(Norvel::Captions.new(again).list.map { |one| one.number.to_s })
-    Norvel::ComputedNumbers.new(again).stale.empty?
+    expect(Norvel::Structure::Sequences.new(again).said.values.flat_map(&:values)).to eq(Norvel::Structure::Captions.new(again).list.map { |one| one.number.to_s })
+    Norvel::Structure::ComputedNumbers.new(again).stale.empty?
   end
 
   {".docx" => :itself, ".odt" => :as_odt}.each do |ending, form|
@@ -192,7 +192,7 @@ RSpec.describe Norvel::Captions do
     document = made(chapter("1 Tides"), caption("Figure 1.1 A"), caption("Figure 1.2 B"), chapter("2 Dues"), caption("Figure 2.1 C"), caption("Figure 2.2 D"))
     other = as_odt(mended(document))
     expect(instructions(other)).to match [/Arabic\z/i, /Arabic\z/i, /\\r 1\z/, /Arabic\z/i]
-    expect(Norvel::ComputedNumbers.new(other).stale).to eq []
+    expect(Norvel::Structure::ComputedNumbers.new(other).stale).to eq []
   end
 
   describe "lists of them" do
@@ -203,7 +203,7 @@ RSpec.describe Norvel::Captions do
         now = Norvel::Edits::PutInContents.new(one.paragraphs[0].id, captions: "Figure", heading: "List of figures").apply(mended(one)).after
         again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: one.name)
         again.lay_out
-        lists = Norvel::ContentsLists.new(again)
+        lists = Norvel::Structure::ContentsLists.new(again)
         expect(lists.lists.map(&:captions)).to eq ["Figure"]
         upwards = Norvel::Edits::MoveParagraphs.new([again.paragraphs.last.id], "up")
         moved = [upwards, upwards, Norvel::Edits::RefreshNumbers.new].inject(again) { |now, edit| edit.change(now) }.tap(&:lay_out)

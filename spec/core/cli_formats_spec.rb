@@ -53,7 +53,7 @@ RSpec.describe Norvel::CLI do
   end
 
   it "dresses a document in a template of another format" do
-    norvel("convert", Norvel::Template.shipped["ravelmouth-report"], out("report.ott"))
+    norvel("convert", Norvel::Formats::Template.shipped["ravelmouth-report"], out("report.ott"))
     status, = norvel("apply", file("notice.docx", Demo::Notice.new.bytes), "--template", out("report.ott"), "--output", out("notice.docx"))
     expect(status).to eq 0
     expect(read(out("notice.docx")).sheet.styles.values.map(&:name)).to include("Heading 1", "Body Text")

@@ -133,7 +133,7 @@ RSpec.describe Norvel::Consistency do
       expect([22, 18].map { |size| described_class.of(noted[size], rules: ["notes"]).size }).to eq [1, 0]
       plain = docx(([text(2)] * 4).join(ends(footer: false)) + section(footer: false))
       headed = lambda do |heads|
-        edits = heads.map.with_index(1) { |head, number| Norvel::Edits::SetRunning.new([number], {"header" => Norvel::RunningLine.new(left: head)}) }
+        edits = heads.map.with_index(1) { |head, number| Norvel::Edits::SetRunning.new([number], {"header" => Norvel::Running::Line.new(left: head)}) }
         as[edits.inject(plain) { |now, edit| edit.apply(now).after }]
       end
       found = [["Harbour book", "Harbour book", "Harbour books", "Harbour book"], ["Harbour book"] * 4].map { |heads| described_class.of(headed[heads], rules: ["running"]).size }

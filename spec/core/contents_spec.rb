@@ -3,7 +3,7 @@
 require "open3"
 
 # Contents lists: put in, found stale, brought up to date, in both formats.
-RSpec.describe Norvel::ContentsLists do
+RSpec.describe Norvel::Structure::ContentsLists do
   def mended(document, guide) = Norvel::Guide::Plan.new(Norvel::Guide.find(guide), document).after.with
 
   def self.documents
@@ -285,7 +285,7 @@ RSpec.describe Norvel::ContentsLists do
       expect([lines(again), found(again)]).to eq [should(again), []]
       plan = Norvel::Guide::Plan.new(guide, document.with.tap(&:lay_out))
       expect([plan.left, plan.words_unchanged?]).to eq [[], true]
-      expect(Norvel::Edits::MendSafe.new(guide).apply(document.with.tap(&:lay_out)).after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
+      expect(Norvel::Guide::MendSafe.new(guide).apply(document.with.tap(&:lay_out)).after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
     end
 
     it "ask where their lines are others" do

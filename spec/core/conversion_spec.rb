@@ -158,12 +158,12 @@ RSpec.describe Norvel::Formats::Conversion do
     document = MixedOpen.new(3).document
     flat = read(to(document, "fodt"))
     expect(flat.format).to eq "fodt"
-    expect(SameDocument.new(*[document, flat].map { |one| Norvel::Formats::Odt::Retold.of(one) }).differences.grep_v(/section/)).to be_empty
+    expect(SameDocument.new(*[document, flat].map { |one| Norvel::Formats::Odt::Canonical.of(one) }).differences.grep_v(/section/)).to be_empty
     expect(read(to(flat, "odt")).seal.words).to eq document.seal.words
   end
 
   it "refuses to hand over a file that lost a word" do
-    report = Norvel::Formats::Carried.new
+    report = Norvel::Formats::CarryReport.new
     lossy = Norvel::Formats["odt"].with(builder: ->(document, told) { Norvel::Formats::Odt::Builder.new(document.without([1]), told).bytes })
     expect { described_class.new(docx(p(r("first")) + p(r("second"))), lossy, report:).written }.to raise_error(Norvel::Unwritable, /same words/)
   end

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Norvel::Fonts do
+RSpec.describe Norvel::ShippedFonts do
   # Metric compatibility by design of the fonts (their makers say so): Liberation for Times New Roman, Arial, Courier New; Carlito for Calibri.
   {
     "Times New Roman" => "Liberation Serif",

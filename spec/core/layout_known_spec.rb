@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A changed document laid out from what is known of the state before: the same as laid out anew.
-RSpec.describe Norvel::Layout::Earlier do
+RSpec.describe Norvel::Layout::LayoutBefore do
   def seen(pages)
     pages.sheets.map do |sheet|
       [sheet.page, sheet.label, sheet.ended_by, sheet.lines.map { |line| [line.text, line.left.round(3), line.baseline.round(3)] }, sheet.note_lines.map(&:text)]
@@ -61,7 +61,7 @@ RSpec.describe Norvel::Layout::Earlier do
       ->(doc, n) { Norvel::Edits::RemoveBlankParagraphs.new(doc.paragraphs.select(&:blank?).first((n % 9) + 1).map(&:id)) },
       ->(doc, n) { Norvel::Edits::ClearDirect.new(doc.paragraphs[n % (doc.paragraphs.size - 60), 40].map(&:id), keep_emphasis: n.even?) },
       ->(doc, n) { Norvel::Edits::MoveParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id], %w[up down][n % 2]) },
-      ->(doc, n) { Norvel::Edits::MendSafe.new(guide, only: ["role.heading_*", "clean.tab_indent"].first((n % 2) + 1)) }
+      ->(doc, n) { Norvel::Guide::MendSafe.new(guide, only: ["role.heading_*", "clean.tab_indent"].first((n % 2) + 1)) }
     ]
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..9_999), min: 1, max: 4)).with_config(n_runs: 12) do |numbers|
       now = document

@@ -189,10 +189,10 @@ RSpec.describe Norvel::Layout::TextSetting do
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.one_of(*signs.map { |sign| PropCheck::Generators.constant(sign) }), min: 2, max: 12)).with_config(n_runs: 300) do |parts|
       text = parts.join.strip
       next if text.empty?
-      copy = Norvel::Layout::Copy.new(times)
+      copy = Norvel::Layout::SetItems.new(times)
       copy.words(text, times)
       copy.finish
-      open = (0...(copy.size - 1)).reject { |item| copy.endings[item] == Norvel::Layout::Copy::GLUED }.map { |item| copy.starts[item + 1] }
+      open = (0...(copy.size - 1)).reject { |item| copy.endings[item] == Norvel::Layout::SetItems::GLUED }.map { |item| copy.starts[item + 1] }
       raise text.inspect unless open == Norvel::Layout::LineBreak.opportunities(text)
     end
   end

@@ -11,7 +11,7 @@ RSpec.describe Norvel::Markup do
   def roles(text) = text.blocks.map { |block| [block.role, block.text] }
 
   def dress(text, template = "ravelmouth-report")
-    Norvel::Formats.read(Norvel::Formats.dress(text, Norvel::Template.find(template), name: "text").bytes, name: "text")
+    Norvel::Formats.read(Norvel::Formats.dress(text, Norvel::Formats::Template.find(template), name: "text").bytes, name: "text")
   end
 
   def write(document, as) = Norvel::Formats.write(document, as:)
@@ -115,14 +115,14 @@ RSpec.describe Norvel::Markup do
     end
 
     it "has the pages of the template, its heads and feet" do
-      template = Norvel::Template.find("ravelmouth-thesis")
+      template = Norvel::Formats::Template.find("ravelmouth-thesis")
       document = dress(gauge, "ravelmouth-thesis")
       expect(document.sections.first.to_h.slice(:width, :margin_left)).to eq template.sections.last.to_h.slice(:width, :margin_left)
       expect(document.stories.count(&:head?)).to eq template.stories.count(&:head?)
     end
 
     it "may be dressed in an .odt" do
-      template = Norvel::Formats.read(Norvel::Formats.write(Norvel::Template.find("ravelmouth-report"), as: "odt").bytes, name: "t.odt")
+      template = Norvel::Formats.read(Norvel::Formats.write(Norvel::Formats::Template.find("ravelmouth-report"), as: "odt").bytes, name: "t.odt")
       document = Norvel::Formats.read(Norvel::Formats.dress(gauge, template, name: "x").bytes, name: "x")
       expect([document.format, document.style_name(document.paragraphs[5])]).to eq ["odt", "Text body"]
     end
@@ -183,7 +183,7 @@ RSpec.describe Norvel::Markup do
   # A shelf tells the same before a text is dressed and after: notes stand beside the text in both.
   it "counts the words of the text as the document does that is made of it" do
     text = Norvel::Formats.markup("# Head", "a.md").read("# Head\n\n1. one two\n2. three\n\n> quote *here*\n\nText and `code x`.[^1]\n\n[^1]: A note here.\n")
-    pattern = Norvel::Template.find(Norvel::Template.shipped.keys.first)
+    pattern = Norvel::Formats::Template.find(Norvel::Formats::Template.shipped.keys.first)
     document = Norvel::Formats.read(Norvel::Formats.dress(text, pattern, name: "a.md").bytes, name: "a.docx")
     expect([text.words(beside: false).size, text.words.size]).to eq [document.word_count, document.everything.sum(&:word_count)]
   end

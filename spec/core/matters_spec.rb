@@ -114,14 +114,14 @@ RSpec.describe Norvel::Edits::SetMatters do
   it "takes a title in two paragraphs for one heading" do
     head = ->(text) { p(r(text), '<w:pStyle w:val="H1"/>') }
     document = docx(["CHAPTER ONE", "INTRODUCTION"].map(&head).join + p(r("text")) + head["CHAPTER TWO"] + p("") + head["THE GATE"] + p(r("text")) + head["CHAPTER 3. DUES"] + head["OF OLD"], styles: style("H1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>'))
-    expect(Norvel::Matters.new(document).chapters.map(&:text)).to eq ["CHAPTER ONE", "CHAPTER TWO", "CHAPTER 3. DUES", "OF OLD"]
+    expect(Norvel::Structure::Matters.new(document).chapters.map(&:text)).to eq ["CHAPTER ONE", "CHAPTER TWO", "CHAPTER 3. DUES", "OF OLD"]
   end
 
   it "tells where the body begins by the headings" do
-    expect(Norvel::Matters.new(thesis).first_chapter.text).to start_with "CHAPTER 1."
-    expect(Norvel::Matters.new(thesis).read.map { |one| [one.name, one.sections] }).to eq [["body", [1]]]
+    expect(Norvel::Structure::Matters.new(thesis).first_chapter.text).to start_with "CHAPTER 1."
+    expect(Norvel::Structure::Matters.new(thesis).read.map { |one| [one.name, one.sections] }).to eq [["body", [1]]]
     now = numbered(thesis).apply(thesis).after
-    expect(Norvel::Matters.new(now).read.map { |one| [one.name, one.sections, one.format, one.start, one.shown_first] }).to eq [["front", [1], "lower_roman", nil, false], ["body", [2], "decimal", 1, true]]
+    expect(Norvel::Structure::Matters.new(now).read.map { |one| [one.name, one.sections, one.format, one.start, one.shown_first] }).to eq [["front", [1], "lower_roman", nil, false], ["body", [2], "decimal", 1, true]]
   end
 
   describe "rules" do

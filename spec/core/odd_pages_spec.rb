@@ -15,8 +15,8 @@ RSpec.describe "odd pages" do
   def bear(document)
     document.lay_out
     Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), document).findings
-    Norvel::Parts.new(document).list
-    lists = Norvel::ContentsLists.new(document)
+    Norvel::Structure::Parts.new(document).list
+    lists = Norvel::Structure::ContentsLists.new(document)
     lists.lists.each { |list| lists.compared(list) }
     edits(document).filter_map { |edit| made(document, edit) }.each { |now| expect(again(now).lay_out.sheets.size).to eq now.lay_out.sheets.size }
   end
@@ -24,8 +24,8 @@ RSpec.describe "odd pages" do
   def edits(document)
     last = document.sections.size
     matter = Norvel::Edits::SetMatters::Matter
-    [Norvel::Edits::SetRunning.new([1], {"header" => Norvel::RunningLine.new(left: "{page}", right: "x")}), Norvel::Edits::SetRunning.new([last], {"footer" => Norvel::RunningLine.new}, which: "even"),
-      Norvel::Edits::SetRunning.new((1..last).to_a, {"footer" => Norvel::RunningLine.new(middle: "{page}")}, which: "first", each: true),
+    [Norvel::Edits::SetRunning.new([1], {"header" => Norvel::Running::Line.new(left: "{page}", right: "x")}), Norvel::Edits::SetRunning.new([last], {"footer" => Norvel::Running::Line.new}, which: "even"),
+      Norvel::Edits::SetRunning.new((1..last).to_a, {"footer" => Norvel::Running::Line.new(middle: "{page}")}, which: "first", each: true),
       Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id, format: "upper_roman", start: 3)]), Norvel::Edits::JoinSections.new(last), Norvel::Edits::SetPage.new([last], {margin_left: 90.0}),
       Norvel::Edits::MirrorMargins.new(true), Norvel::Edits::BeginChapters.new([document.paragraphs.last.id]), *(0..2).map { |number| Norvel::Edits::RefreshContents.new(number) }]
   end
@@ -56,7 +56,7 @@ RSpec.describe "odd pages" do
     foot = '<w:footerReference w:type="default" r:id="rId3"/>'
     document = docx(p(r("One"), sect(foot * 2)) + p(r("Two")) + sect(foot), footer: p(r("f")))
     bear(document)
-    now = Norvel::Edits::SetRunning.new([2], {"footer" => Norvel::RunningLine.new(left: "new")}).apply(document).after
+    now = Norvel::Edits::SetRunning.new([2], {"footer" => Norvel::Running::Line.new(left: "new")}).apply(document).after
     expect(again(now).then { |read| (1..2).map { |number| read.head(number, "footer").text } }).to eq %w[f new]
   end
 

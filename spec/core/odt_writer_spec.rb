@@ -205,7 +205,7 @@ RSpec.describe "Writing an OpenDocument text" do
 
   it "gives templates without what the document says" do
     file = OpenDocument.new(p("secret words", "Body"), styles: body_style, meta: "<meta:initial-creator>Mirre</meta:initial-creator>", files: {"Pictures/a.png" => "png"})
-    bytes = Norvel::Template.bytes(file.document)
+    bytes = Norvel::Formats::Template.bytes(file.document)
     template = Norvel::Formats.read(bytes, name: "t.odt")
     expect(template.paragraphs.map(&:text)).to eq ["Standard: this paragraph shows the style.", "Body: this paragraph shows the style."]
     expect([template.info[:author], Norvel::Formats::Container.new(bytes).include?("Pictures/a.png")]).to eq [nil, false]
@@ -236,7 +236,7 @@ RSpec.describe "Writing an OpenDocument text" do
         document = MixedOpen.new(seed).document
         changed = ByChance.edits(document, dice, 4).inject(document) { |now, edit| ByChance.try(now, edit) }
         file = again(changed)
-        told = [changed, file].map { |one| Norvel::Formats::Odt::Retold.of(one) }
+        told = [changed, file].map { |one| Norvel::Formats::Odt::Canonical.of(one) }
         back = Norvel::Snapshot.load(Norvel::Snapshot.dump(changed, document), document)
         [("#{seed} is written otherwise after a night" unless written(back) == written(changed)), *SameDocument.new(*told).differences.first(2).map { |text| "#{seed} #{text}" }].compact
       end

@@ -21,7 +21,7 @@ RSpec.describe "files of other writers" do
   def worked(document)
     check = Norvel::Guide::Check.new(thesis_guide, document)
     document.lay_out
-    mended = Norvel::Edits::MendSafe.new(thesis_guide).apply(document).after
+    mended = Norvel::Guide::MendSafe.new(thesis_guide).apply(document).after
     other = %w[docx fodt].find { |format| format != document.format }
     [check.findings, Norvel::Guide::Check.new(thesis_guide, document, before: check).findings, Norvel::Formats.write(mended).bytes,
       *[other, "html", "markdown", "text"].map { |format| Norvel::Formats.write(document, as: format).bytes }].all?

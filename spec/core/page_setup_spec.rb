@@ -75,7 +75,7 @@ RSpec.describe "page set-up" do
     end
 
     it "sets parts of heads anew for the wider measure, and only there" do
-      document = apply(wide, Norvel::Edits::Describe.new({title: "Dues", author: "M"}), Norvel::Edits::SetRunning.new([1], {"footer" => Norvel::RunningLine.new(left: "{title}", right: "{page}")}))
+      document = apply(wide, Norvel::Edits::Describe.new({title: "Dues", author: "M"}), Norvel::Edits::SetRunning.new([1], {"footer" => Norvel::Running::Line.new(left: "{title}", right: "{page}")}))
       now = again(turned(document).after)
       ends = now.lay_out.sheets.map { |sheet| now.pages.heads(sheet).map { |_, x, _, column| (x + column.pieces.last.block.lines.last.then { |line| line.width }).round } }
       expect(now.stories.count(&:head?)).to eq 2

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The parts of a document: known by their headings, asked for by a guide, put in where they are missing.
-RSpec.describe Norvel::Parts do
+RSpec.describe Norvel::Structure::Parts do
   def guide(parts) = Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [#{parts}]\n")
 
   def heading(text) = p(r(text), '<w:pStyle w:val="Heading1"/>')
@@ -85,7 +85,7 @@ RSpec.describe Norvel::Parts do
       counted = Norvel::Edits::CountCaptions.new([document.paragraphs[3].id]).apply(document).after
       now = put["contents", put["list_of_figures", counted]]
       expect(names(now)).to eq %w[abstract contents list_of_figures chapters]
-      expect(Norvel::ContentsLists.in(now).map(&:captions)).to eq [nil, "Figure"]
+      expect(Norvel::Structure::ContentsLists.in(now).map(&:captions)).to eq [nil, "Figure"]
       expect { put["contents", now] }.to raise_error(Norvel::Refused, /there already/)
       expect { put["title_page", document] }.to raise_error(Norvel::Refused)
     end

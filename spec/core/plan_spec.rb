@@ -42,7 +42,7 @@ RSpec.describe Norvel::Guide::Plan do
       expect([part.kind, part.differences.map { |property, theirs, its| [property.name, theirs, its] }]).to eq ["put_in_style", [[:color, "auto", "#2f5496"]]]
       expect(letters(made.after, "Sources").values.slice(:color, :size)).to eq(color: "#2f5496", size: 16.0)
       expect(letters(made.after, "Worn").values.slice(:color, :size)).to eq(color: "#2f5496", size: 16.0)
-      expect(Norvel::Guide::Telling.new(part).detail).to eq "looks as the style does: colour automatic → #2f5496"
+      expect(Norvel::Guide::PlanWords.new(part).detail).to eq "looks as the style does: colour automatic → #2f5496"
     end
 
     it "keeps a value that lies in a range, and takes the nearest end for one that does not" do
@@ -84,7 +84,7 @@ RSpec.describe Norvel::Guide::Plan do
     it "are told by how many words" do
       part = plan(p(r("#{running} ") + r("Salt and Timber", "<w:i/>")) * 2 + p(r(running)) * 2).parts.find { |one| one.style == "Body Text" }
       expect(part.kept).to eq(italic: 6)
-      expect(Norvel::Guide::Telling.new(part).keeps).to eq "keeps 6 words in italics"
+      expect(Norvel::Guide::PlanWords.new(part).keeps).to eq "keeps 6 words in italics"
     end
   end
 
@@ -167,7 +167,7 @@ RSpec.describe Norvel::Guide::Plan do
     it "show a place before and after" do
       made = plan(p(r("One  and two, #{running}")) * 3)
       part = made.parts.find { |one| one.kind == "single_spaces" }
-      before, after = Norvel::Guide::Telling.new(part).example.values
+      before, after = Norvel::Guide::PlanWords.new(part).example.values
       expect([before[0, 8], after[0, 7]]).to eq ["One  and", "One and"]
     end
   end

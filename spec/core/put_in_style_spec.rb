@@ -79,7 +79,7 @@ RSpec.describe Norvel::Edits::PutInStyle do
     styles.each do |name, kind|
       it "#{format}: text pasted as #{name}, a style #{kind}" do
         document = make.call(self)
-        pieces = Norvel::Pasted.pieces(Norvel::Pasted.html("<h#{name[-1]}>Pasted</h#{name[-1]}>"), document, Norvel::Guide.none)
+        pieces = Norvel::Intake::Pasted.pieces(Norvel::Intake::Pasted.html("<h#{name[-1]}>Pasted</h#{name[-1]}>"), document, Norvel::Guide.none)
         after = Norvel::Edits::AddParagraphs.new(5, pieces).apply(document).after
         pasted = after.paragraphs.last
         expect([pasted.text, slots(pasted)]).to eq ["Pasted", [[], []]]

@@ -7,7 +7,7 @@ RSpec.describe Norvel::Edits::SetRunning do
   def page_field = '<w:fldSimple w:instr=" PAGE "><w:r><w:t>1</w:t></w:r></w:fldSimple>'
   def heading_style = %(<w:style w:type="paragraph" w:styleId="Heading1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
 
-  def line(**parts) = Norvel::RunningLine.new(**parts)
+  def line(**parts) = Norvel::Running::Line.new(**parts)
 
   def heads(*sections, which: "default", **lines) = described_class.new(sections, lines.transform_keys(&:to_s), which:)
 
@@ -156,7 +156,7 @@ RSpec.describe Norvel::Edits::SetRunning do
     expect { Norvel::Edits::JoinRunning.new("first", 4).change(bare) }.to raise_error(Norvel::Refused)
   end
 
-  describe Norvel::RunningLine do
+  describe Norvel::Running::Line do
     def read(foot)
       document = mills(foot:, divided: false)
       described_class.read(document.stories.first, document)&.to_a
@@ -208,7 +208,7 @@ RSpec.describe Norvel::Edits::SetRunning do
       matters = ->(front, body) { Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id, format: "lower_roman", place: front), matter.new(paragraph: document.paragraphs[2].id, start: 1, place: body)]) }
       now = matters["bottom_right", "top_right"].apply(document).after
       expect(shown(now)).to eq [["", "i"], ["1", ""], ["2", ""]]
-      expect(now.sections.size.times.map { |n| %w[header footer].filter_map { |kind| (story = now.head(n + 1, kind)) && Norvel::LabelPlace.of(Norvel::RunningLine.read(story, now), kind) } }).to eq [["bottom_right"], ["top_right"]]
+      expect(now.sections.size.times.map { |n| %w[header footer].filter_map { |kind| (story = now.head(n + 1, kind)) && Norvel::Running::LabelPlace.of(Norvel::Running::Line.read(story, now), kind) } }).to eq [["bottom_right"], ["top_right"]]
       full = done(document, heads(1, header: line(right: "Draft")))
       expect { Norvel::Edits::SetMatters.new([matter.new(paragraph: full.paragraphs[0].id, place: "top_right")]).change(full) }.to raise_error(Norvel::Refused, /Something else stands at the top right/)
     end

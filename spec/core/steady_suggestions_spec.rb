@@ -60,7 +60,7 @@ RSpec.describe "suggestions while the work goes on" do
     "entries with their pages" => [["1.1 Allocation of berths … 31", "1.2 Dues of the year … 35"], "contents_entry"],
     "a question in running text" => [["Who paid for the planks?"], "body"]
   }.each do |what, (lines, role)|
-    it "takes #{what} for #{Norvel::Roles.words(role)}" do
+    it "takes #{what} for #{Norvel::Survey::Roles.words(role)}" do
       text = p(r("The keeper of the gate wrote down each tide that came over the sill in the winter of that year, and he signed for it."))
       document = docx(text * 2 + lines.map { |line| p(r(line)) }.join + text * 2)
       expect(document.paragraphs[2, lines.size].map { |one| document.suggestions.role(one.id) }.uniq).to eq [role]

@@ -80,7 +80,7 @@ RSpec.describe "edits of styles" do
     expect([look(after, 1)[:first_line], reread(after).sheet["Body"].paragraph.empty?]).to eq [0.0, true]
   end
 
-  describe Norvel::Ripple do
+  describe Norvel::Report::Ripple do
     def ripple(values)
       described_class.new(Norvel::Edits::ChangeStyle.new("Body", values), document, Norvel::Guide::Check.new(thesis_guide, document))
     end
@@ -116,7 +116,7 @@ RSpec.describe "edits of styles" do
   it "takes any sequence of style edits back (property)" do
     original = document
     first = written(original)
-    templates = Norvel::Template.shipped.keys.map { |name| Norvel::Template.find(name) }
+    templates = Norvel::Formats::Template.shipped.keys.map { |name| Norvel::Formats::Template.find(name) }
     makers = [
       ->(n) { Norvel::Edits::ChangeStyle.new(%w[Body Inset Other][n % 3], {space_after: (n % 30).to_f, bold: n.even?}) }, ->(n) { Norvel::Edits::RebaseStyle.new("Inset", %w[Normal Other][n % 2]) }, ->(n) { Norvel::Edits::RenameStyle.new("Other", "Name #{n}") },
       ->(n) { Norvel::Edits::DuplicateStyle.new("Body", "Copy #{n}") }, ->(n) { Norvel::Edits::DeleteStyles.new([%w[Inset Other][n % 2]], keep_look: n.even?) }, ->(_) { Norvel::Edits::MergeStyles.new("Other", "Body") }, ->(n) { Norvel::Edits::PutInStyle.new([6], "Other", look: :theirs) }, ->(n) { Norvel::Edits::DefineStyle.new("New #{n}", values: {size: 9.0}) },

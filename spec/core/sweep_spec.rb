@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Cleaning without a guide, as an object and as a command (docs/command-line.md).
-RSpec.describe Norvel::Sweep do
+RSpec.describe Norvel::Guide::Sweep do
   running = "The keeper of the gate wrote the hour and the height of the tide in the book, and he signed it."
   let(:document) do
     body = p(r(running)) * 6 + p(r("\t#{running}")) * 4 + p(r("One  and two. #{running}")) + p(r("• a can of oil")) + p(r("• a box of wicks")) + p(r("#{running}\n#{running}"))
@@ -64,14 +64,14 @@ RSpec.describe Norvel::CLI::Mend do
     made = SomeOf.seeds(1..8).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
     made.product([Norvel::Guide.none, *Norvel::Guide.shipped.values]).each do |document, guide|
       document.lay_out
-      after = Norvel::Edits::MendSafe.new(guide, also: ["*"]).apply(document).after
+      after = Norvel::Guide::MendSafe.new(guide, also: ["*"]).apply(document).after
       back = Norvel::Formats.read(Norvel::Formats.write(after).bytes, name: document.name)
       expect([back.without_heads.seal.words, back.markers.values]).to eq [after.without_heads.seal.words, after.markers.values]
     end
   end
 
   it "puts parts in, lets lists count and settles pages in one go; what came is judged as it stands" do
-    edit = Norvel::Edits::MendSafe.new(thesis_guide, also: ["*"])
+    edit = Norvel::Guide::MendSafe.new(thesis_guide, also: ["*"])
     document = thesis.with.tap(&:lay_out)
     edit.apply(document)
     expect(edit.plan(document).left.map { |entry| entry[:rule] }.uniq).to match_array %w[accessible.alt_text pagination.place]

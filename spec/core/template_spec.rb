@@ -2,7 +2,7 @@
 
 require "open3"
 
-RSpec.describe Norvel::Template do
+RSpec.describe Norvel::Formats::Template do
   let(:handbook) { Norvel::Formats.read(Demo::Handbook.new.bytes, name: "handbook.docx") }
 
   # The looks that text in the style of this name has, without the defaults that are alike everywhere.

@@ -64,7 +64,7 @@ RSpec.describe Norvel::Edits::ListTyped do
     group = check.groups.find { |one| one.rule == "clean.typed_list" }
     expect([group.findings.size, group.first.mend.safe, group.first.found]).to eq [3, false, "“•”"]
     part = Norvel::Guide::Plan.new(Norvel::Guide.none, document).parts.find { |one| one.kind == "list_typed" }
-    expect([part.off, Norvel::Guide::Telling.new(part).title]).to eq [true, "typed signs of 3 list items are counted by lists"]
+    expect([part.off, Norvel::Guide::PlanWords.new(part).title]).to eq [true, "typed signs of 3 list items are counted by lists"]
     after = group.edit(check.guide).apply(document).after
     expect(Norvel::Guide::Check.new(Norvel::Guide.none, after).findings.map(&:rule)).not_to include "clean.typed_list"
   end

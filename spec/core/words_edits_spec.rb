@@ -83,9 +83,9 @@ RSpec.describe Norvel::Edits do
   end
 
   it "pastes structure and emphasis, and drops the rest" do
-    blocks = Norvel::Pasted.html(%(<style>p{color:red}</style><h2 style="color:red">Head</h2><p>Some <em>title</em> and <b>more</b><script>x</script></p><ul><li><p>item</p></li></ul><blockquote><p>said</p></blockquote>bare<br>lines))
+    blocks = Norvel::Intake::Pasted.html(%(<style>p{color:red}</style><h2 style="color:red">Head</h2><p>Some <em>title</em> and <b>more</b><script>x</script></p><ul><li><p>item</p></li></ul><blockquote><p>said</p></blockquote>bare<br>lines))
     expect(blocks.map { |block| [block.role, block.runs] }).to eq [["heading_2", [["Head", {}]]], ["body", [["Some ", {}], ["title", {italic: true}], [" and ", {}], ["more", {bold: true}]]], ["list_item", [["item", {}]]], ["quote", [["said", {}]]], ["body", [["bare", {}]]], ["body", [["lines", {}]]]]
-    pieces = Norvel::Pasted.pieces(blocks, document, thesis_guide)
+    pieces = Norvel::Intake::Pasted.pieces(blocks, document, thesis_guide)
     after = described_class::AddParagraphs.new(3, pieces).apply(document).after
     expect(texts(after).last(6)).to eq ["Head", "Some title and more", "item", "said", "bare", "lines"]
     same_when_read(after)

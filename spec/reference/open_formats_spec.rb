@@ -22,7 +22,7 @@ RSpec.describe "formats against the outside" do
   it "agrees with odfpy on every value it wrote" do
     path = File.join(Dir.mktmpdir, "made.odt")
     expected = run("/usr/bin/python3", script("odfpy_write.py"), path)
-    seen = JSON.parse(Norvel::Inspection.new(Norvel::Formats.read_file(path), file: "x").to_json)["paragraphs"]
+    seen = JSON.parse(Norvel::Report::Inspection.new(Norvel::Formats.read_file(path), file: "x").to_json)["paragraphs"]
     pairs = expected.zip(seen).flat_map do |want, got|
       [[want["style"], got["style"]], [want["text"], got["text"]]] + want["effective"].map { |key, value| [value, got["effective"][key]] } +
         want["run"].map { |key, value| [value, got["runs"][0]["effective"][key]] }
@@ -61,7 +61,7 @@ RSpec.describe "formats against the outside" do
         expect(other.names.to_h { |name| [name, other.read(name)] }).to eq one.names.to_h { |name| [name, one.read(name)] }
         cleared = Norvel::Edits::ClearDirect.new(document.paragraphs.map(&:id), keep_emphasis: true).apply(document).after
         again = Norvel::Formats.read(Norvel::Formats.write(cleared).bytes, name: "x")
-        expect(SameDocument.new(*[cleared, again].map { |state| Norvel::Formats::Odt::Retold.of(state) }).differences).to be_empty
+        expect(SameDocument.new(*[cleared, again].map { |state| Norvel::Formats::Odt::Canonical.of(state) }).differences).to be_empty
         %w[docx fodt markdown html text].each { |name| expect { Norvel::Formats.write(document, as: name) }.not_to raise_error }
       end
     end
@@ -110,7 +110,7 @@ RSpec.describe "formats against the outside" do
 
   # Source: the npm library html-validate 8, its standard and accessibility rules.
   it "writes pages in which a validator finds no fault" do
-    documents = files.first(6).map { |path| Norvel::Formats.read_file(path) } + [thesis, Norvel::Formats.read(Norvel::Formats.dress(Norvel::Formats::Markdown::Reader.text(Demo::Gauge.new.bytes.dup.force_encoding("UTF-8")), Norvel::Template.plain, name: "x").bytes, name: "gauge")]
+    documents = files.first(6).map { |path| Norvel::Formats.read_file(path) } + [thesis, Norvel::Formats.read(Norvel::Formats.dress(Norvel::Formats::Markdown::Reader.text(Demo::Gauge.new.bytes.dup.force_encoding("UTF-8")), Norvel::Formats::Template.plain, name: "x").bytes, name: "gauge")]
     faults = documents.flat_map { |document| run("node", script("html_validate.js"), at("x.html", Norvel::Formats.write(document, as: "html").bytes)) }
     expect(faults).to be_empty
   end

@@ -79,8 +79,8 @@ RSpec.describe "plans" do
 
   it "and templates meet no fault of their own, change no word, and tell every number that is printed otherwise" do
     files = Dir[File.join(__dir__, "files", "*.docx")].map { |path| Norvel::Formats.read_file(path) } + (1..12).map { |seed| Mixed.new(seed).document }
-    numbers = files.product(Norvel::Template.shipped.keys).sum do |document, name|
-      edit = Norvel::Edits::ApplyTemplate.new(Norvel::Template.find(name), page: true, numbering: true)
+    numbers = files.product(Norvel::Formats::Template.shipped.keys).sum do |document, name|
+      edit = Norvel::Edits::ApplyTemplate.new(Norvel::Formats::Template.find(name), page: true, numbering: true)
       told = edit.renumbered(document)
       after = edit.apply(document).after
       changed = after.paragraphs.count { |one| document.markers[one.id] != after.markers[one.id] }

@@ -13,7 +13,7 @@ RSpec.describe "reading files by other writers" do
 
   # Counts values that agree, and says those that don't.
   def compare(document, expected)
-    seen = JSON.parse(Norvel::Inspection.new(document, file: "x").to_json)["paragraphs"]
+    seen = JSON.parse(Norvel::Report::Inspection.new(document, file: "x").to_json)["paragraphs"]
     agree = 0
     expected.zip(seen).each_with_index do |(want, got), index|
       pairs = [["style", want["style"], got["style"]], ["text", want["text"], got["text"]]]
@@ -66,7 +66,7 @@ RSpec.describe "files by others under edits of styles, lists and pages" do
   def edits
     name = ->(document, text) { document.sheet.named(text).id }
     [
-      ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Template.find("ravelmouth-thesis"), page: true, numbering: true) }, ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
+      ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Formats::Template.find("ravelmouth-thesis"), page: true, numbering: true) }, ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
       ->(d) { Norvel::Edits::PutInList.new(d.paragraphs.first(3).map(&:id), d.sheet["Steps"].paragraph[:list_id]) }, ->(d) { Norvel::Edits::StartList.new(d.paragraphs.first(2).last.id, again: true) },
       ->(_) { Norvel::Edits::NumberHeadings.new("chapter", hanging: true) }, ->(_) { Norvel::Edits::ChangePageStyle.new("Text pages", {margin_left: 100.0, columns: 2}) },
       ->(d) { Norvel::Edits::ChangeStyle.new(name[d, "Heading 1"], {tabs: Norvel::Styles::Types::TabStops.new.typed("right 10 cm with dots"), borders: Norvel::Styles::Types::Borders.new.typed("box 1 pt"), font: "Carlito"}) }
@@ -147,7 +147,7 @@ RSpec.describe "python-docx reading what we write" do
       ->(d) { Norvel::Edits::StyleLinks.new(id[d, "Title"], {hidden: true}) },
       ->(_) { Norvel::Edits::NumberHeadings.new("decimal", hanging: true) },
       ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
-      ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Template.find("ravelmouth-thesis"), only: ["Block Quote", "Bibliography"]) }
+      ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Formats::Template.find("ravelmouth-thesis"), only: ["Block Quote", "Bibliography"]) }
     ]
   end
 

@@ -45,7 +45,7 @@ module ChromiumLines
   def our_ends(texts, look, measure)
     letters = Norvel::Layout::Letters.new(look)
     texts.map do |text|
-      copy = Norvel::Layout::Copy.new(letters)
+      copy = Norvel::Layout::SetItems.new(letters)
       copy.words(text, letters)
       lines = Norvel::Layout::LineBreaker.new(copy.finish, [0.0, measure], [0.0, measure]).lines
       lines.drop(1).map { |line| copy.starts[line.from] }

@@ -118,7 +118,7 @@ class Promised
   def style(was, now, role)
     return if was.style_id == now.style_id
     name = @after.style_name(now)
-    wanted = @guide.role(role)["style"] || Norvel::Roles[role].style
+    wanted = @guide.role(role)["style"] || Norvel::Survey::Roles[role].style
     own = [wanted, @before.style_name(was)].any? { |base| name.downcase.start_with?("#{base} with ".downcase) }
     say(was, "#{role} is in #{name}, not in #{wanted}") unless name.casecmp?(wanted.to_s) || own
   end

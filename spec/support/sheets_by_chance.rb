@@ -8,7 +8,7 @@ module SheetsByChance
 
   def line(dice)
     words = ["", "", "{page}", "Draft", "{page} of {pages}", "p. {page}", "{chapter}", "a\u00A0b & <c>"]
-    Norvel::RunningLine.new(left: words.sample(random: dice), middle: words.sample(random: dice), right: words.sample(random: dice))
+    Norvel::Running::Line.new(left: words.sample(random: dice), middle: words.sample(random: dice), right: words.sample(random: dice))
   end
 
   def running(document, dice)

@@ -81,7 +81,7 @@ RSpec.describe "the sheets set up", type: :feature do
     expect(rules).to eq []
 
     read = read_by_python(Norvel::Formats.write(document).bytes)
-    lists = Norvel::ContentsLists.new(document)
+    lists = Norvel::Structure::ContentsLists.new(document)
     wanted = lists.lists.flat_map { |list| lists.wanted(list).map { |one| "#{one.text}\t#{one.label}" } }
     expect(read["entries"]).to eq wanted
     expect(read["sections"]).to eq [["lowerRoman", nil, true], [nil, "1", false]]
@@ -155,7 +155,7 @@ RSpec.describe "the sheets set up", type: :feature do
     expect(page).to be_axe_clean.within("#station")
     keep "Begin 8 chapters on a right page"
     document = manuscript.document
-    sides = Norvel::Matters.new(document).chapters.map { |one| pages.sheet_of(one.id).side }
+    sides = Norvel::Structure::Matters.new(document).chapters.map { |one| pages.sheet_of(one.id).side }
     expect(sides.uniq).to eq ["right"]
     find("#take-back-button").click
     expect(page).to have_css("#said", text: "Taken back: Begin 8 chapters")

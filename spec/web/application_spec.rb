@@ -93,7 +93,7 @@ RSpec.describe "the web application", :web do
   end
 
   it "hands over the document with its words" do
-    manuscript.perform(Norvel::Edits::MendSafe.new(manuscript.rules), version: 0)
+    manuscript.perform(Norvel::Guide::MendSafe.new(manuscript.rules), version: 0)
     get "/manuscripts/#{manuscript.id}/download"
     expect(last_response.headers["content-disposition"]).to include("thesis, clean.docx")
     expect(Norvel::Formats.read(last_response.body, name: "x").seal.words).to eq manuscript.first_document.seal.words

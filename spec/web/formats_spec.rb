@@ -41,7 +41,7 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "is kept beside the document that was made of it, and goes with that" do
-      made = text.dress(File.binread(Norvel::Template.shipped.fetch("short-notice")))
+      made = text.dress(File.binread(Norvel::Formats::Template.shipped.fetch("short-notice")))
       get "/manuscripts/#{made.id}/text"
       expect([last_response.body.b, last_response.media_type]).to eq [Demo::Gauge.new.bytes, "text/markdown"]
       get "/texts/#{text.id}"
@@ -105,7 +105,7 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "saves its styles as a template that .docx documents wear" do
-      SavedTemplate.create!(name: "Minutes", bytes: Norvel::Template.bytes(minutes.document))
+      SavedTemplate.create!(name: "Minutes", bytes: Norvel::Formats::Template.bytes(minutes.document))
       handbook = Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx")
       get "/manuscripts/#{handbook.id}/templates", {template: SavedTemplate.all_by_key.key("Minutes")}
       expect(last_response.status).to eq 200
@@ -114,7 +114,7 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "starts a new document where its template is one" do
-      SavedTemplate.create!(name: "Minutes", bytes: Norvel::Template.bytes(minutes.document))
+      SavedTemplate.create!(name: "Minutes", bytes: Norvel::Formats::Template.bytes(minutes.document))
       post "/new", {authenticity_token: token, template: SavedTemplate.all_by_key.key("Minutes"), title: "New minutes"}
       expect([last_response.status, Manuscript.last.filename, Manuscript.last.document.format]).to eq [303, "New minutes.odt", "odt"]
     end

@@ -18,7 +18,7 @@ module Norvel
         output = required(:output)
         Formats.for_path(output)
         document = read(path)
-        template = Template.in_terms_of(document, Template.find(required(:template)))
+        template = Formats::Template.in_terms_of(document, Formats::Template.find(required(:template)))
         edit = Edits::ApplyTemplate.new(template, page: true, numbering: true)
         match = edit.match(document)
         change = edit.apply(document)

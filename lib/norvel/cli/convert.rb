@@ -25,11 +25,11 @@ module Norvel
 
       # A text without styles wears those of the template from the start, a document is dressed in them.
       def dressed(path)
-        template = @options[:template] && Template.find(@options[:template])
+        template = @options[:template] && Formats::Template.find(@options[:template])
         @from = source_format(path)
         document = read(path, template:)
         return document if template.nil? || @from.is_a?(Formats::MarkupFormat)
-        edit = Edits::ApplyTemplate.new(Template.in_terms_of(document, template), page: true, numbering: true)
+        edit = Edits::ApplyTemplate.new(Formats::Template.in_terms_of(document, template), page: true, numbering: true)
         edit.apply(document).after
       end
 

@@ -23,7 +23,7 @@ module Norvel
       end
 
       def json(document)
-        @out.puts Inspection.new(document, file: @arguments.first, only: @options[:paragraph]).to_json
+        @out.puts Report::Inspection.new(document, file: @arguments.first, only: @options[:paragraph]).to_json
       end
 
       def text(document)

@@ -23,7 +23,7 @@ module Norvel
         path = positional(1)
         output = @options[:dry] ? nil : required(:output)
         Formats.for_path(output) if output
-        edit = Edits::MendSafe.new(guide, only: @options[:only], also: @options[:also] || [])
+        edit = Guide::MendSafe.new(guide, only: @options[:only], also: @options[:also] || [])
         before = laid_out(read(path))
         after = edit.apply(before).after
         write(after, output) if output
@@ -40,7 +40,7 @@ module Norvel
       end
 
       def part(part)
-        told = Guide::Telling.new(part)
+        told = Guide::PlanWords.new(part)
         part.rules.map { |rule| [rule, part.findings.count { |finding| finding.rule == rule }] }
           .max_by(&:last).then { |rule, _| {kind: part.kind, rule:} }
           .merge(count: part.count, what: told.what, keeps: told.keeps, example: told.example)
@@ -54,7 +54,7 @@ module Norvel
       end
 
       def part_line(part)
-        told = Guide::Telling.new(part)
+        told = Guide::PlanWords.new(part)
         @out.puts ["plan", told.title, told.keeps].compact.join("\t")
       end
     end

@@ -15,7 +15,7 @@ module Norvel
       def perform
         document = read(positional(1))
         pages = document.lay_out
-        @options[:json] ? @out.puts(Layout::Telling.new(pages).to_json) : text(pages)
+        @options[:json] ? @out.puts(Report::Pages.new(pages).to_json) : text(pages)
         0
       end
 

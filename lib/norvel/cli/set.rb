@@ -42,7 +42,7 @@ module Norvel
       end
 
       def named(option, roles)
-        known = Roles::ALL.keys + Edits::SetValue::KINDS.keys
+        known = Norvel::Survey::Roles::ALL.keys + Edits::SetValue::KINDS.keys
         stranger = roles.find { |role| !known.include?(role) }
         raise Refused, "--#{option}: there is no role “#{stranger}”: it is one of #{known.join(", ")}" if stranger
         roles

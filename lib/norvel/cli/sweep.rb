@@ -11,9 +11,11 @@ module Norvel
       def options(parser)
         json_option(parser)
         output_option(parser)
-        parser.on("--only JOBS", Array, "only these jobs") { |names| @options[:only] = Norvel::Sweep.jobs(names) }
+        parser.on("--only JOBS", Array, "only these jobs") do |names|
+          @options[:only] = Norvel::Guide::Sweep.jobs(names)
+        end
         parser.on("--also JOBS", Array, "these jobs though they ask first") do |names|
-          @options[:also] = Norvel::Sweep.jobs(names)
+          @options[:also] = Norvel::Guide::Sweep.jobs(names)
         end
         parser.on("--on NAMES", Array, "on paragraphs of these roles or styles") { |names| @options[:on] = names }
         parser.on("--dry-run", "tell what would be done and write nothing") { @options[:dry] = true }
@@ -24,7 +26,7 @@ module Norvel
         output = @options[:dry] ? nil : required(:output)
         Formats.for_path(output) if output
         before = laid_out(read(path))
-        sweep = Norvel::Sweep.new(before, **@options.slice(:only, :also, :on))
+        sweep = Norvel::Guide::Sweep.new(before, **@options.slice(:only, :also, :on))
         after = sweep.edit.apply(before).after
         write(after, output) if output
         @options[:json] ? json(sweep) : text(sweep)
@@ -39,7 +41,7 @@ module Norvel
       end
 
       def text(sweep)
-        sweep.plan.done.each { |part| @out.puts "plan\t#{Guide::Telling.new(part).title}" } if @options[:dry]
+        sweep.plan.done.each { |part| @out.puts "plan\t#{Guide::PlanWords.new(part).title}" } if @options[:dry]
         sweep.done.each { |job, count| @out.puts "done\t#{job}\t#{count}" }
         sweep.left.each { |entry| @out.puts "left\t#{entry[:job]}\t#{entry[:count]}\t#{entry[:why]}" }
         @out.puts "#{sweep.plan.after.word_count} words#{", unchanged" if sweep.plan.words_unchanged?}"

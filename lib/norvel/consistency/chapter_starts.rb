@@ -9,7 +9,7 @@ module Norvel
       def odds
         pages = @document.pages or return []
         chapters = headings.min_by(&:first)&.last.to_a.select { |one| one.container.nil? }
-        chapters = Matters.first_lines(@document, chapters)
+        chapters = Structure::Matters.first_lines(@document, chapters)
         starts = chapters.map { |one| begins_page?(pages, one) }
         return [] unless usual(starts) == true
         chapters.zip(starts).reject { |_, begins| begins }.map { |one, _| told(one) }

@@ -82,7 +82,7 @@ module Norvel
       def unnumbered?(paragraph)
         seen = Survey::Traits.of(paragraph)
         seen.heading_word? || seen.references_word? || seen.kind == :appendix ||
-          Matters::FRONT.match?(paragraph.text.strip)
+          Structure::Matters::FRONT.match?(paragraph.text.strip)
       end
     end
   end

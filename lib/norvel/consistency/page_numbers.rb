@@ -33,7 +33,7 @@ module Norvel
 
       # Where a field for the page stands, nil where there is none.
       def place(kind, story)
-        line = RunningLine.read(story, @document)
+        line = Running::Line.read(story, @document)
         return line.place_of("page")&.then { |side| [kind, side] } if line
         [kind, :somewhere] if story.paragraphs.any? { |one| one.anchors.any? { |a| page?(a.object) } || field?(one) }
       end

@@ -10,7 +10,7 @@ module Norvel
       def odds
         KINDS.keys.flat_map do |kind|
           stories = @document.stories.select { |story| story.kind == kind && story.which == "default" }
-          lines = stories.filter_map { |story| (line = RunningLine.read(story, @document)) && [story, line] }
+          lines = stories.filter_map { |story| (line = Running::Line.read(story, @document)) && [story, line] }
             .reject { |_, line| line.blank? }
           (lines.size < 2) ? [] : unlike(kind, lines)
         end

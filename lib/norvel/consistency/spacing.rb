@@ -23,7 +23,7 @@ module Norvel
       def groups
         text = worded.select { |one| one.part == :body }
         kinds = text.group_by { |one| role(one) }
-        plain = KINDS.filter_map { |name| (list = kinds[name]) && [Roles.words(name), list, PROPERTIES] }
+        plain = KINDS.filter_map { |name| (list = kinds[name]) && [Survey::Roles.words(name), list, PROPERTIES] }
         lists = (kinds["list_item"] || []).group_by { |one| @document.cascade.list_of(one)&.last }.except(nil)
           .map { |level, list| ["list items of level #{level + 1}", list, [*PROPERTIES, :indent_left]] }
         levels = headings.map { |level, list| ["headings of level #{level}", list, PROPERTIES] }

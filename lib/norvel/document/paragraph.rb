@@ -98,17 +98,17 @@ module Norvel
       # Letters in each way that they are set: {[style, direct, symbols?] => [the first run so, its letters]}, in order.
       def ways
         @ways ||= letters.each_with_object({}) do |run, found|
-          (found[Makeup.way(run)] ||= [run, 0])[1] += run.words.size
+          (found[Formatting.way(run)] ||= [run, 0])[1] += run.words.size
         end
       end
 
       def makeup
-        @makeup ||= Makeup.new(self, ways.values.map(&:first))
+        @makeup ||= Formatting.new(self, ways.values.map(&:first))
       end
 
       # The same of all its runs, those without letters among them.
       def whole_makeup
-        @whole_makeup ||= Makeup.new(self, @runs.uniq { |run| Makeup.way(run) })
+        @whole_makeup ||= Formatting.new(self, @runs.uniq { |run| Formatting.way(run) })
       end
 
       # Is nothing set on it but by its style?

@@ -81,7 +81,7 @@ module Norvel
       end
 
       def count(number, noun = "paragraph")
-        Counted.words(number, noun)
+        Quantity.words(number, noun)
       end
 
       # Runs without those that were emptied; what holds something stays.

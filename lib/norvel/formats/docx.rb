@@ -14,9 +14,9 @@ module Norvel
         },
         marks: ->(bytes) { Signature.archive?(bytes) },
         reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
-        writer: ->(document) { Written.new(Writer.new(document).bytes, Carried.new) },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, retold: Retold.method(:of), terms: Terms,
+        rules: CascadeRules, retold: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )

@@ -31,7 +31,7 @@ module Norvel
         end
         text = reader.call(self.class.decoded(bytes))
         raise UnreadableFile, "The file holds no words." if text.blocks.all?(&:blank?)
-        guesses ? Markup::Guessing.of(text) : text
+        guesses ? GuessedRoles.of(text) : text
       end
 
       # Text as its bytes say by their mark; else UTF-8, or what was usual before it.

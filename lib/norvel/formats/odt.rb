@@ -12,9 +12,9 @@ module Norvel
         name: "odt", label: ".odt", extensions: {".odt" => TYPE, ".ott" => TEMPLATE_TYPE},
         marks: ->(bytes) { Signature.open_document?(bytes) },
         reader: ->(bytes, name:) { Reader.new(Package.new(Container.new(bytes)), name:).document },
-        writer: ->(document) { Written.new(Writer.new(document).bytes, Carried.new) },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, retold: Retold.method(:of), terms: Terms,
+        rules: CascadeRules, retold: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )
@@ -23,9 +23,9 @@ module Norvel
         name: "fodt", label: ".fodt", extensions: {".fodt" => FLAT_TYPE},
         marks: ->(bytes) { FlatFile.flat?(bytes) },
         reader: ->(bytes, name:) { Reader.new(Package.new(FlatFile.new(bytes)), name:).document },
-        writer: ->(document) { Written.new(Writer.new(document).bytes, Carried.new) },
+        writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, retold: Retold.method(:of), terms: Terms,
+        rules: CascadeRules, retold: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report, flat: true).bytes }
       )
     end

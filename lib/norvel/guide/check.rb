@@ -138,7 +138,7 @@ module Norvel
         style = document.sheet.called(name)
         place = document.cascade.list_of(paragraph)
         return !place.nil? && !paragraph.direct[:list_id]&.nonzero? if style.nil?
-        bare = Edits::Undressing.without_list(document.sheet, style, paragraph.direct)
+        bare = Edits::FormattingRemoval.without_list(document.sheet, style, paragraph.direct)
         document.cascade.list_of(paragraph.with(style_id: style.id, direct: bare)) != place
       end
 

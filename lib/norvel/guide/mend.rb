@@ -54,7 +54,7 @@ module Norvel
       },
       set_running: ->(_, _, sections, ways) {
         Edits::Several.new(ways.map { |which, lines|
-          Edits::SetRunning.new(sections, lines.transform_values { |line| RunningLine.new(**line) }, which:)
+          Edits::SetRunning.new(sections, lines.transform_values { |line| Running::Line.new(**line) }, which:)
         })
       },
       refresh_contents: ->(_, _, number) { Edits::RefreshContents.new(number) },

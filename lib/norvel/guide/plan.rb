@@ -144,7 +144,8 @@ module Norvel
       # Mends all of a stage. True when something was changed.
       def mend(stage)
         groups = @last_check.groups.select { |group| stage.include?(Rules[group.rule].stage) && mendable?(group) }
-        ordered(groups.group_by { |group| Part.key(group.first.mend) }, stage).map { |key, list| part(key, list) }.any?
+        keyed = groups.group_by { |group| PlanPart.key(group.first.mend) }
+        ordered(keyed, stage).map { |key, list| part(key, list) }.any?
       end
 
       # In the order of the stages, blank paragraphs last of the text since they are judged by what stands around them.
@@ -184,7 +185,7 @@ module Norvel
           steps: [[:take_look, style, role]])
         return unless @after.sheet.called(style) && taking.edit(found, guide).free?(@after)
         group = Group.new(found.map { |finding| finding.mended_by(taking) })
-        key = Part.key(taking)
+        key = PlanPart.key(taking)
         return off(key, [group], group.findings) if @without.include?(key)
         part = made(key, [group], group.findings)
         return if part.now.equal?(part.was)
@@ -198,7 +199,8 @@ module Norvel
         known = @settled
         titles = edits.map { |edit| edit.title(now).tap { now = settled(done_by(edit, now)) } }
         @settled = known if off # nothing of it came
-        Part.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was: @after, now:, edits:, titles:, off:)
+        PlanPart.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was: @after, now:, edits:, titles:,
+          off:)
       end
 
       # Where what asks first is taken in, words may come; so each edit proves by itself what it promises.
@@ -282,7 +284,7 @@ module Norvel
       def why(finding)
         return NEVER unless finding.mend
         return finding.mend.why || "the mend may change meaning, so it asks first" unless finding.mend.safe
-        return "left out of the plan" if @without.include?(Part.key(finding.mend))
+        return "left out of the plan" if @without.include?(PlanPart.key(finding.mend))
         return "it reads as something else now: look at it" if drifted?(finding)
         "the mend was tried and did not help"
       end

@@ -25,7 +25,7 @@ module Norvel
       # Names of fonts that stand in with other widths: {font => the face's family}.
       def stand_ins
         @stand_ins ||= blocks.flat_map { |block| block.copy.kinds }.uniq.reject(&:exact?)
-          .to_h { |letters| [letters.look[:font], Norvel::Fonts.stand_in(letters.look[:font]).family] }
+          .to_h { |letters| [letters.look[:font], ShippedFonts.stand_in(letters.look[:font]).family] }
       end
 
       # Is any line of these blocks an estimate?

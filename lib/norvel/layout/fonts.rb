@@ -6,7 +6,7 @@ module Norvel
     # from here.
     module Fonts
       FOLDER = File.join(ROOT, "public/fonts")
-      FACES = Norvel::Fonts.families.values.flat_map { |family| family["files"].values }.uniq
+      FACES = ShippedFonts.families.values.flat_map { |family| family["files"].values }.uniq
         .to_h { |name| [name, Face.new(File.join(FOLDER, name))] }.freeze
 
       FALLBACKS = FACES.values.sort_by { |face| face.name.match?(/Italic|Bold/) ? 1 : 0 }.freeze
@@ -17,7 +17,7 @@ module Norvel
       #   Fonts.face(font: "Arial", bold: true).line_height # => 1.149…
       def face(look)
         style = [("bold" if look[:bold]), ("italic" if look[:italic])].compact.join("_")
-        files = Norvel::Fonts.families[Norvel::Fonts.stand_in(look[:font]).family]["files"]
+        files = ShippedFonts.families[ShippedFonts.stand_in(look[:font]).family]["files"]
         FACES.fetch(files[style.empty? ? "regular" : style] || files["regular"])
       end
 

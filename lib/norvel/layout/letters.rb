@@ -32,7 +32,7 @@ module Norvel
       # Are line ends in it those of the font that was asked for?
       def exact?
         return @exact if defined?(@exact)
-        @exact = Norvel::Fonts.stand_in(look[:font]).exact
+        @exact = ShippedFonts.stand_in(look[:font]).exact
       end
 
       def caps?

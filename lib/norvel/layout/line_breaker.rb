@@ -7,7 +7,7 @@ module Norvel
     class LineBreaker
       SLACK = 0.016 # points, for sums of fractions: a 64th, less than files can tell apart
       LEAST = 8.0 # points: a narrower measure holds no text, and lines of it would have no end
-      ENDINGS = {Copy::LINE => :line, Copy::PAGE => :page, Copy::COLUMN => :column}.freeze
+      ENDINGS = {SetItems::LINE => :line, SetItems::PAGE => :page, SetItems::COLUMN => :column}.freeze
 
       # first, rest: [x, room] of the first line and of the others, in points
       # stops: TabRow; hyphenation: Hyphenation or nil
@@ -50,7 +50,7 @@ module Norvel
         last = widths.size
         while item < last
           ending = endings[item]
-          if ending == Copy::TAB
+          if ending == SetItems::TAB
             (tabs ||= {})[item] = wide = tab(item, x + reached, x + room)
             return broken(from, open || item - 1, x, open ? open_width : width, room, tabs) if wide.nil? && item > from
             wide ||= tabs[item] = 0.0
@@ -61,9 +61,9 @@ module Norvel
           if width > limit && !(item == from && wide.zero?)
             return overfull(from, item, open, open_width, x, room, tabs, reached)
           end
-          if ending != Copy::GLUED
-            return Line.new(from, item, x, width, room, ENDINGS[ending], tabs) if ending >= Copy::LINE
-            if ending != Copy::SOFT || width + @copy.letters_of(item).hyphen <= limit
+          if ending != SetItems::GLUED
+            return Line.new(from, item, x, width, room, ENDINGS[ending], tabs) if ending >= SetItems::LINE
+            if ending != SetItems::SOFT || width + @copy.letters_of(item).hyphen <= limit
               open, open_width = item, width
             end
           end
@@ -82,7 +82,7 @@ module Norvel
       end
 
       def broken(from, to, x, width, room, tabs)
-        soft = @copy.endings[to] == Copy::SOFT
+        soft = @copy.endings[to] == SetItems::SOFT
         width += @copy.letters_of(to).hyphen if soft
         Line.new(from, to, x, width, room, soft ? :hyphen : nil, tabs)
       end
@@ -111,7 +111,7 @@ module Norvel
         count
       end
 
-      def part(item, count, letters, ending = Copy::OPEN)
+      def part(item, count, letters, ending = SetItems::OPEN)
         @copy = @copy.apart unless @apart
         @apart = true
         @copy.cut(item, count, letters.width(@copy.text[@copy.starts[item], count]), ending)
@@ -125,7 +125,7 @@ module Norvel
         places = @hyphenation.places(word, letters.look[:language])
         place = places.reverse.find { |at| reached + letters.width(word[0, at]) + letters.hyphen <= room + SLACK }
         return unless place
-        part(item, place, letters, Copy::SOFT)
+        part(item, place, letters, SetItems::SOFT)
         [item, reached + @copy.widths[item] + letters.hyphen]
       end
 
@@ -139,7 +139,7 @@ module Norvel
         width = 0.0
         pending = 0.0
         whole = nil
-        while item < @copy.size && @copy.endings[item] < Copy::TAB
+        while item < @copy.size && @copy.endings[item] < SetItems::TAB
           if whole.nil? && (sign = @copy.item_text(item).index(/[.,](?=\d)/))
             whole = width + pending + @copy.letters_of(item).width(@copy.item_text(item)[0, sign])
           end
@@ -147,7 +147,7 @@ module Norvel
           pending = @copy.spaces[item]
           item += 1
         end
-        width += @copy.widths[item] + pending if item < @copy.size && @copy.endings[item] > Copy::TAB
+        width += @copy.widths[item] + pending if item < @copy.size && @copy.endings[item] > SetItems::TAB
         [width, whole || width]
       end
     end

@@ -6,7 +6,7 @@ module Norvel
     class Pages
       # What a sheet is begun with beside its place in the text: its number, what notes were left for it, whether it
       # opens its section, and whether space before holds at its top.
-      Came = Struct.new(:number, :left, :opens, :spaced)
+      PageStart = Struct.new(:number, :left, :opens, :spaced)
       SPACED = %i[page_break page_break_before section_break].to_h { |reason| [reason, true] }.freeze
       MOST = 12_000 # sheets
       ROUNDS = 12 # of halving the room in which columns come out even
@@ -26,7 +26,7 @@ module Norvel
       # [Sheet, …]; raises Defeated for more than any text needs.
       def sheets
         @place = @flow.blocks.empty? ? nil : Column::Place.new(0, 0)
-        @came = Came.new(1, [], true, true)
+        @came = PageStart.new(1, [], true, true)
         @section = nil
         take_known if @known
         while @place
@@ -99,7 +99,7 @@ module Norvel
         foot.begin(frame.height - Foot::LEAST_NOTE)
         bands = []
         last = fill(bands, frame, foot)
-        @came = Came.new(number + 1, foot.left, false, SPACED.key?(last.reason))
+        @came = PageStart.new(number + 1, foot.left, false, SPACED.key?(last.reason))
         bands.each { |_, _, column| column.done }
         made(number, @sheet_section, opens: came.opens, blank: false, bands: upright(bands, frame),
           notes: (foot.done if foot.entries.any?), start:, came:, ended_by: last.reason, asker: last.asker)
@@ -198,7 +198,7 @@ module Norvel
           number = @came.number
           frame = frame(@section, number, false)
           foot.begin(frame.height)
-          @came = Came.new(number + 1, foot.left, false, false)
+          @came = PageStart.new(number + 1, foot.left, false, false)
           @sheets << made(number, @section, opens: false, blank: false, bands: [], notes: foot.done, came: nil,
             ended_by: :end, asker: nil)
         end
@@ -222,7 +222,7 @@ module Norvel
         rest = @known&.from(@place, @came, @sheets.size) or return false
         @sheets.concat(rest)
         @place = nil
-        @came = Came.new(0, [], false, false)
+        @came = PageStart.new(0, [], false, false)
         true
       end
     end

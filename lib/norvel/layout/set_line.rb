@@ -70,9 +70,9 @@ module Norvel
         x = @left
         (@line.from..@line.to).each do |item|
           wide = width_of(item)
-          if @copy.endings[item] == Copy::TAB then spans.concat(tab(item, x, wide))
+          if @copy.endings[item] == SetItems::TAB then spans.concat(tab(item, x, wide))
           elsif @copy.objects&.key?(item) then spans << thing(item, x, wide)
-          else add(spans, item, x, wide, joined: item > @line.from && @copy.endings[item - 1] != Copy::TAB)
+          else add(spans, item, x, wide, joined: item > @line.from && @copy.endings[item - 1] != SetItems::TAB)
           end
           x += wide + gap(item)
         end

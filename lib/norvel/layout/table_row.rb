@@ -15,7 +15,7 @@ module Norvel
         end
       end
       # A cell's part in a slice of a row: a Column, and how far its text stands below the slice's top.
-      Part = Struct.new(:cell, :column, :down)
+      CellPart = Struct.new(:cell, :column, :down)
       # What of a row stands in a column.
       Slice = Struct.new(:row, :y, :height, :parts)
 
@@ -48,7 +48,7 @@ module Norvel
 
       # All of it at a height from the column's top.
       def whole(y)
-        Slice.new(self, y, height, cells.map { |cell| Part.new(cell, cell.flow.whole, down(cell)) })
+        Slice.new(self, y, height, cells.map { |cell| CellPart.new(cell, cell.flow.whole, down(cell)) })
       end
 
       # As much of each cell, from its place on, as stands in the room: [Slice, places where the cells go on or nil
@@ -61,7 +61,7 @@ module Norvel
         left = columns.map { |column| column&.next }
         high = cells.zip(columns).filter_map { |cell, column| column && (column.height + cell.edges) }.max || 0.0
         high = room if left.any? && high < room && room < Column::ENDLESS / 2
-        parts = cells.zip(columns).map { |cell, column| Part.new(cell, column, cell.margins[:top]) }
+        parts = cells.zip(columns).map { |cell, column| CellPart.new(cell, column, cell.margins[:top]) }
         [Slice.new(self, y, high, parts), (left if left.any?)]
       end
 

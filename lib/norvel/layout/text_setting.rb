@@ -6,16 +6,16 @@ module Norvel
     class TextSetting
       # How a block was set: what its copy was made of, and what its lines were broken by. Where both are the same, the
       # block is the same for another look that only spaces it otherwise.
-      Way = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values)
+      Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values)
 
       TABS = Styles::Properties[:tabs].type
       PIECE = /[\t\n\f\v\uFFFC\uFFFA\uFFF9]|[^\t\n\f\v\uFFFC\uFFFA\uFFF9]+/
       SEPARATORS = "\t\n\f\v"
       # A picture or box as it is set; inside: the Column of a box.
-      Thing = Struct.new(:object, :width, :height, :inside)
+      InlineObject = Struct.new(:object, :width, :height, :inside)
       BOX_EDGE = 7.2 # points from the edge of a box to its text: ISO/IEC 29500-1 20.4.2.22, 91440 EMU
       NOT = %w[0 false off].freeze
-      BREAKS = {"\n" => Copy::LINE, "\f" => Copy::PAGE, "\v" => Copy::COLUMN}.freeze
+      BREAKS = {"\n" => SetItems::LINE, "\f" => SetItems::PAGE, "\v" => SetItems::COLUMN}.freeze
 
       attr_reader :document
 
@@ -102,7 +102,7 @@ module Norvel
         looks << mark(paragraph) if paragraph.runs.empty?
         values = paragraph.plain? ? nil : told_in(paragraph, values)
         number = unsigned_number(paragraph) and values = {LEAD => number, **values.to_h}
-        Way.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values)
+        Key.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values)
       end
 
       def same_indents?(indents, look)
@@ -162,7 +162,7 @@ module Norvel
         first = letters(way.looks.first || mark(paragraph))
         return single(paragraph, first) if way.marker.nil? && way.values.nil? && simple?(paragraph)
         base = letters(visible(paragraph, way) || mark(paragraph))
-        copy = Copy.new(base)
+        copy = SetItems.new(base)
         put_marker(copy, paragraph, look, letters(way.looks[paragraph.runs.size])) if way.marker && !way.marker.empty?
         copy.words("#{way.values[LEAD]} ", base) if way.values&.key?(LEAD)
         place = 0
@@ -184,7 +184,7 @@ module Norvel
       end
 
       def single(paragraph, letters)
-        copy = Copy.new(letters)
+        copy = SetItems.new(letters)
         copy.words(paragraph.runs[0].text, letters) unless letters.look[:hidden]
         copy.finish
       end
@@ -252,8 +252,8 @@ module Norvel
         inside = boxed(object, width) if object.is_a?(Document::TextBox)
         height = [height, inside.height].max if inside
         height = room if room && height > room
-        return copy.object(Thing.new(object, width, height, inside), width, letters) unless object.floating
-        floats << Thing.new(object, width, height, inside)
+        return copy.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
+        floats << InlineObject.new(object, width, height, inside)
       end
 
       # What stands in a box, in one column.

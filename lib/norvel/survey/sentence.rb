@@ -46,7 +46,7 @@ module Norvel
       end
 
       def counted(count, noun)
-        Counted.words(count, noun)
+        Quantity.words(count, noun)
       end
     end
   end

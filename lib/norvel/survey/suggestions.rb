@@ -5,7 +5,7 @@ module Norvel
     # The role of every paragraph by what it looks like, says and stands next to, and by its style where that tells.
     # Each finder takes what it can tell from what those before it left open; the last takes the rest.
     class Suggestions
-      FINDERS = [Told, TitlePage, Signs, Letter, Entries, References, Headings, BareHeadings, ListItems, Lines, Rest]
+      FINDERS = [ByStyle, TitlePage, Signs, Letter, Entries, References, Headings, BareHeadings, ListItems, Lines, Rest]
         .freeze
 
       # Where a work began with an earlier state, what has not been changed since reads as it did then, however much was

@@ -49,7 +49,7 @@ module Norvel
       # Headings that have no number by custom: front matter, references, thanks (common practice).
       def self.plain?(heading)
         seen = Survey::Traits.of(heading)
-        Matters::FRONT.match?(heading.text.strip) || seen.references_word? || seen.kind == :appendix
+        Structure::Matters::FRONT.match?(heading.text.strip) || seen.references_word? || seen.kind == :appendix
       end
 
       private

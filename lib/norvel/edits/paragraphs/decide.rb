@@ -4,7 +4,7 @@ module Norvel
   module Edits
     # Keeps what a person says that paragraphs are, or are not: it wins over every suggestion.
     class Decide < Edit
-      SAID = (Roles::ALL.keys - %w[blank] + [Document::NO_HEADING]).freeze
+      SAID = (Survey::Roles::ALL.keys - %w[blank] + [Document::NO_HEADING]).freeze
 
       # said: a role's name, Document::NO_HEADING, or nil to leave it to suggestions again
       def initialize(ids, said)
@@ -23,7 +23,7 @@ module Norvel
         return "Leave #{count(@ids.size)} to suggestions again" unless @said
         verb = (@ids.size == 1) ? "is" : "are"
         return "Say that #{count(@ids.size)} #{verb} no heading" if @said == Document::NO_HEADING
-        "Say what #{count(@ids.size)} #{verb}: #{Roles.words(@said)}"
+        "Say what #{count(@ids.size)} #{verb}: #{Survey::Roles.words(@said)}"
       end
     end
   end

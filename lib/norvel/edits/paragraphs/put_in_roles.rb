@@ -8,7 +8,7 @@ module Norvel
       # for it; nil for roles that have none (contents entries, others).
       def self.style_name(role, guide, document)
         asked = guide.role(role)["style"] and return asked
-        usual = Roles::ALL[role]&.style or return
+        usual = Survey::Roles::ALL[role]&.style or return
         return usual if document.sheet.called(usual)
         own(role, document)&.name || usual
       end
@@ -53,7 +53,7 @@ module Norvel
 
       def put(document, role, ids)
         name = self.class.style_name(role, @guide, document) or
-          raise Refused, "There is no style for the kind “#{Roles.words(role)}”."
+          raise Refused, "There is no style for the kind “#{Survey::Roles.words(role)}”."
         PutInStyle.new(ids, name, role:, hand: @hand, look: @looks.fetch(role, :style), pattern: @pattern)
       end
     end

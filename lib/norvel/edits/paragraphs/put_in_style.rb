@@ -27,7 +27,7 @@ module Norvel
         refuse_other_kinds(document)
         after = with_style(document, paragraphs)
         id = found(after).id
-        undressing = Undressing.new(document, after, hand: @hand, ruled: @asked.keys)
+        undressing = FormattingRemoval.new(document, after, hand: @hand, ruled: @asked.keys)
         after.replace(paragraphs.map { |paragraph| undressing.put(paragraph, id) })
       end
 
@@ -62,7 +62,7 @@ module Norvel
 
       # What was set by hand on whole paragraphs and would go: {property => [values]}.
       def going(document)
-        undressing = Undressing.new(document, document, hand: @hand)
+        undressing = FormattingRemoval.new(document, document, hand: @hand)
         chosen(document, @ids).uniq(&:makeup).flat_map { |paragraph| undressing.going(paragraph) }
           .group_by(&:name).transform_values { |list| list.map(&:value).uniq }
       end

@@ -96,7 +96,7 @@ module Norvel
         uses = @template.uses
         worn = made.max_by { |style| uses[style.id] }
         return if worn.nil? || uses[worn.id] < uses[@template.sheet.default&.id]
-        uses[worn.id].positive? ? worn : made.find { |style| style.name == Roles["body"].style }
+        uses[worn.id].positive? ? worn : made.find { |style| style.name == Survey::Roles["body"].style }
       end
 
       def with_text(document, ids, style)

@@ -123,7 +123,7 @@ module Norvel
         end
 
         def part(name, bytes, type: name, relation: nil)
-          made = Part.new("word/#{name}.xml", bytes)
+          made = XmlPart.new("word/#{name}.xml", bytes)
           @parts[name] = made
           @types["/word/#{name}.xml"] = "#{Names::TYPE}#{(type == "document") ? "document.main" : type}+xml"
           @relation = relation && relationship(@main, relation, "#{name}.xml")

@@ -21,7 +21,7 @@ module Norvel
         def write(part, fonts)
           known = part.children(part.root, "font").map { |node| part.attr(node, "name").to_s.downcase }
           fonts.reject { |name| known.include?(name.downcase) }.each do |name|
-            kind = Fonts.stand_in(name).kind
+            kind = ShippedFonts.stand_in(name).kind
             node = part.root.add_child(part.create("font", "name" => name))
             {"charset" => "00", "family" => FAMILIES.fetch(kind), "pitch" => (kind == "mono") ? "fixed" : "variable"}
               .each { |element, value|

@@ -34,7 +34,7 @@ module Norvel
 
         # The part at a path; raises UnreadableFile when there is none.
         def part(path)
-          @parts[path] ||= Part.new(path, @container.read(path) ||
+          @parts[path] ||= XmlPart.new(path, @container.read(path) ||
             raise(UnreadableFile, "A part of the document is missing: “#{path}”."), theme:, short: @short &&
               path == main_path)
         end

@@ -22,7 +22,7 @@ module Norvel
           strict = @package.main.strict?
           relation = "#{strict ? Names::STRICT_RELS : Names::OFFICE_RELS}/#{kind}"
           id = announce(@package.main_path, path, relation, "#{Names::TYPE}#{kind}+xml")
-          [Part.new(path, strict ? empty.gsub(Names::TRANSITIONAL, Names::STRICT) : empty), id]
+          [XmlPart.new(path, strict ? empty.gsub(Names::TRANSITIONAL, Names::STRICT) : empty), id]
         end
 
         # Tells the package of a part. Returns the id of its relationship, which none had before.

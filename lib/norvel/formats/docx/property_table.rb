@@ -49,7 +49,7 @@ module Norvel
         }.freeze
 
         carried = Styles::Properties::CARRIED.transform_values do |names|
-          names.to_h { |name| [name, C::Carried.new(name)] }
+          names.to_h { |name| [name, C::Opaque.new(name)] }
         end
         # {place => {slot => codec}}: what is not in it is not carried.
         CODECS = {paragraph: PARAGRAPH, run: RUN}.to_h do |place, codecs|

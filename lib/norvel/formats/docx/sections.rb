@@ -66,11 +66,11 @@ module Norvel
           widths = part.children(node, "col").map do |column|
             [measure(column, "w", part) || 0.0, measure(column, "space", part) || 0.0]
           end
-          equal = !Part::TRUE_WORDS.include?(part.attr(node, "equalWidth") || "1")
+          equal = !XmlPart::TRUE_WORDS.include?(part.attr(node, "equalWidth") || "1")
           {
             columns: [part.attr(node, "num").to_i, 1].max, column_gap: measure(node, "space", part) || EDGE,
             column_widths: (widths.freeze if equal && widths.any?),
-            column_rule: Part::TRUE_WORDS.compact.include?(part.attr(node, "sep"))
+            column_rule: XmlPart::TRUE_WORDS.compact.include?(part.attr(node, "sep"))
           }
         end
 

@@ -48,9 +48,9 @@ module Norvel
             paragraph: @formatting.read(@part.child(node, "pPr"), :paragraph, @part),
             run: @formatting.read(@part.child(node, "rPr"), :run, @part),
             conditions: (type == "table") ? conditions(node) : {},
-            default: Part::TRUE_WORDS.compact.include?(@part.attr(node, "default")),
+            default: XmlPart::TRUE_WORDS.compact.include?(@part.attr(node, "default")),
             priority: value(node, "uiPriority")&.to_i, hidden: !@part.child(node, "semiHidden").nil?,
-            custom: Part::TRUE_WORDS.compact.include?(@part.attr(node, "customStyle")), bands: bands(node), source:
+            custom: XmlPart::TRUE_WORDS.compact.include?(@part.attr(node, "customStyle")), bands: bands(node), source:
           )
         end
 

@@ -45,7 +45,7 @@ module Norvel
           return BITS.keys.to_h { |name| [name, %w[firstRow firstColumn noVBand].include?(name)] } unless node
           bits = part.attr(node, "val").to_s.hex
           BITS.to_h do |name, bit|
-            [name, (said = part.attr(node, name)) ? Part::TRUE_WORDS.include?(said) : bits.anybits?(bit)]
+            [name, (said = part.attr(node, name)) ? XmlPart::TRUE_WORDS.include?(said) : bits.anybits?(bit)]
           end
         end
       end

@@ -32,7 +32,7 @@ module Norvel
         # The last section is the template's: it names the heads and feet itself that it shows.
         def with_heads(document)
           number = document.sections.size
-          heads = Shown::WAYS.each_with_object({}) do |(kind, way), found|
+          heads = NamedHeads::WAYS.each_with_object({}) do |(kind, way), found|
             shown = document.head(number, kind.to_s, way.to_s) and (found[kind] ||= {})[way] = shown.id
           end
           last = document.sections.last.with(heads: heads.each_value(&:freeze).freeze)

@@ -21,7 +21,7 @@ module Norvel
           changed = false
           previous = nil
           kept = {}
-          staying = Staying.of(document, @original)
+          staying = UnmovedParagraphs.of(document, @original)
           document.paragraphs.each do |paragraph|
             was = paragraph.source && @original.paragraphs[paragraph.source]
             kept[paragraph.source] = true if was
@@ -47,7 +47,7 @@ module Norvel
 
         # New paragraphs may hold fields, links and places.
         def lines
-          @lines ||= LineBuilder.new(@part, PlaceNames.new, Carried.new)
+          @lines ||= LineBuilder.new(@part, PlaceNames.new, CarryReport.new)
         end
 
         # Places of a patched document are new, and have ids and names that no other has.
@@ -95,7 +95,7 @@ module Norvel
 
         # Places that begin or end at the edges of a paragraph, where they were not.
         def places(node, was, now)
-          (@fresh ||= FreshPlaces.new(@original)).of(was, now).each do |mark|
+          (@fresh ||= NewBookmarks.new(@original)).of(was, now).each do |mark|
             next lines.bookmark(node, mark) if mark.edge == "end"
             made = lines.bookmark(node, mark)
             properties = @part.child(node, "pPr")

@@ -68,7 +68,7 @@ module Norvel
 
         # The stand-in for a font that ships with the application, and its kind.
         def family(look)
-          stand_in = Norvel::Fonts.stand_in(look[:font])
+          stand_in = ShippedFonts.stand_in(look[:font])
           "\"#{stand_in.family}\", #{GENERIC.fetch(stand_in.kind, "sans-serif")}"
         end
 

@@ -190,7 +190,7 @@ module Norvel
 
         def image(image)
           return "" unless image.bytes
-          type = {".png" => "png", ".jpg" => "jpeg", ".gif" => "gif"}[Markup::Measured.ending(image.bytes)]
+          type = {".png" => "png", ".jpg" => "jpeg", ".gif" => "gif"}[Markup::ImageSize.ending(image.bytes)]
           unless type
             @report.lost("images of a kind that browsers do not draw")
             return ""

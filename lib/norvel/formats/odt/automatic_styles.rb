@@ -3,123 +3,80 @@
 module Norvel
   module Formats
     module Odt
-      # The automatic styles of a part, for a writer. They are shared by whatever is set alike, so none is ever changed:
-      # one with the wanted properties is looked for, and made when there is none (ISO/IEC 26300-1 3.15.3).
+      # What the style names in a text mean: a common style, or an automatic one of the pool of its part with what it
+      # sets directly (ISO/IEC 26300-1 3.15.3).
       class AutomaticStyles
-        STEMS = {"paragraph" => "P", "text" => "T", "table" => "Table", "table-column" => "Column",
-                 "table-row" => "Row", "table-cell" => "Cell"}.freeze
-        PLAIN = %w[style:name style:family style:parent-style-name].freeze
+        # style_id, direct, letters  of a paragraph: its style, what it sets on itself, and on all of its letters
+        # master, page_number        where a page with another set-up begins, as the style says; nil for nowhere
+        # list_style                 the list style it names, "" for none, nil where it says nothing
+        # level                      the heading level that its common style has, 0 for none
+        # node                       of the automatic style, or nil
+        Worn = Struct.new(:style_id, :direct, :letters, :master, :page_number, :list_style, :level, :node)
         NOTHING = Styles::PropertySet::EMPTY
 
-        # package: whose pools may be one
-        def initialize(part, package)
+        # part: of the pool; styles: StyleReader
+        def initialize(part, styles)
           @part = part
-          @holder = package.section(part, "office:automatic-styles")
-          @names = Hash.new { |all, family| all[family] = names(family) }
+          @styles = styles
+          @formatting = styles.formatting
+          @paragraphs = {}
           @texts = {}
         end
 
-        # The name of a style of letters with these properties over a style of words (its key, or nil); nil where none
-        # is needed.
-        def text(parent, set)
-          return parent if set.empty?
-          @texts[[parent, set]] ||= begin
-            node = @part.create("style:style", "style:family" => "text", "style:parent-style-name" => parent)
-            Formatting.write(node, :run, NOTHING, set, @part)
-            kept(node, "text", parent)
-          end
+        def paragraph(name)
+          @paragraphs[name] ||= read_paragraph(name)
         end
 
-        # The name for a paragraph that had +node+ (an automatic style's element, or nil) and now is in the style
-        # +parent+: the block changes what it sets. Nil where neither is needed.
-        def paragraph(node, parent)
-          made = node ? node.dup : @part.create("style:style", "style:family" => "paragraph")
-          @part.unset(made, "style:name")
-          parent ? @part.set(made, "style:parent-style-name", parent) : @part.unset(made, "style:parent-style-name")
-          yield made
-          kept(made, "paragraph", parent)
+        # [style id or nil, what is set directly] of a span's style.
+        def text(name)
+          @texts[name] ||= read_text(name)
         end
 
-        # A style of another family (table, cell, column …) with these properties; nil where there are none.
-        def other(family, properties)
-          properties = properties.compact
-          return if properties.empty?
-          node = @part.create("style:style", "style:family" => family)
-          node.add_child(@part.create("style:#{family}-properties", properties))
-          kept(node, family, nil)
-        end
-
-        DROPPED = %w[paragraph text].freeze # families of which nothing stays that nobody wears any more
-
-        # The names of automatic styles that the part's content is in: {name => true}
-        def used
-          names = styles.map { |node| @part.attr(node, "style:name") }.to_h { |name| [name, false] }
-          @part.root.xpath("//@*[contains(local-name(), 'style-name') or local-name() = 'class-names']").each do |value|
-            value.content.split.each { |name| names[name] = true if names.key?(name) }
-          end
-          names.select { |_, worn| worn }
-        end
-
-        # Takes out styles that were worn before and are not any more.
-        def drop_unused(before)
-          still = used
-          styles.each do |node|
-            name = @part.attr(node, "style:name")
-            node.remove if before[name] && !still[name] && DROPPED.include?(@part.attr(node, "style:family"))
-          end
-        end
-
-        # The element of a style by its name, or nil.
-        def node(name, family)
-          styles.find { |one| @part.attr(one, "style:name") == name && @part.attr(one, "style:family") == family }
+        # An automatic style's element, or nil.
+        def node(name, family = "paragraph")
+          automatic.dig(family, name)
         end
 
         private
 
-        def kept(node, family, parent)
-          @part.children(node, *PropertyTable::ELEMENTS.values).each do |one|
-            one.remove if one.attribute_nodes.all? { |value| trace?(value) } && one.element_children.empty?
-          end
-          return parent if (@part.attributes(node).keys - PLAIN).empty? && node.element_children.empty?
-          known[signature(node)] ||= add(node, family)
-        end
-
-        # When something was typed, as some writers note: it sets nothing.
-        def trace?(attribute)
-          attribute.node_name.end_with?("rsid")
-        end
-
-        def add(node, family)
-          name = (1..).lazy.map { |number| "#{STEMS[family]}#{number}" }.find { |one| !@names[family].key?(one) }
-          @names[family][name] = true
-          @part.set(node, "style:name", name)
-          @holder.add_child(node)
-          name
-        end
-
-        def known
-          @known ||= styles.each_with_object({}) do |node, found|
-            found[signature(node)] ||= @part.attr(node, "style:name") if STEMS.key?(@part.attr(node, "style:family"))
+        def automatic
+          @automatic ||= begin
+            found = Hash.new { |all, family| all[family] = {} }
+            @part&.children(@part.child(@part.root, "office:automatic-styles"), "style:style")&.each do |node|
+              found[@part.attr(node, "style:family")][@part.attr(node, "style:name")] ||= node
+            end
+            found
           end
         end
 
-        # What a style says but for its name.
-        def signature(node)
-          own = @part.attributes(node).except("style:name").sort
-          [own, node.element_children.map { |child| content(child) }]
+        def read_paragraph(name)
+          node = name && node(name)
+          style = node ? @part.attr(node, "style:parent-style-name") : name
+          said = ->(attribute) { (node && @part.attr(node, attribute)) || @styles.inherited(style, attribute) }
+          direct = node ? @formatting.read(node, :paragraph, @part, indent: @styles.indent(style)) : NOTHING
+          letters = node ? @formatting.read(node, :run, @part) : NOTHING
+          Worn.new(style, direct, letters, said["style:master-page-name"], page_number(node, style),
+            said["style:list-style-name"], level(style), node)
         end
 
-        def content(node)
-          [@part.name(node), @part.attributes(node).sort, node.element_children.map { |child| content(child) }]
+        def level(style)
+          common = @styles.element(style)
+          common ? @styles.part.attr(common, "style:default-outline-level").to_i : 0
         end
 
-        def styles
-          @part.children(@holder, "style:style")
+        def page_number(node, style)
+          common = @styles.element(style)
+          [[@part, node], [@styles.part, common]].filter_map { |part, one|
+            properties = one && part.child(one, "style:paragraph-properties")
+            properties && part.attr(properties, "style:page-number")&.[](/\A\d+\z/)&.to_i
+          }.first
         end
 
-        def names(family)
-          styles.select { |node| @part.attr(node, "style:family") == family }
-            .to_h { |node| [@part.attr(node, "style:name"), true] }
+        def read_text(name)
+          node = node(name, "text")
+          return [Names.id(name, "character"), NOTHING] unless node
+          base = @part.attr(node, "style:parent-style-name")
+          [base && Names.id(base, "character"), @formatting.read(node, :run, @part)]
         end
       end
     end

@@ -145,7 +145,7 @@ module Norvel
           open = []
           found = {}.compare_by_identity
           blocks.grep(Document::Paragraph).reject(&:plain?).each do |paragraph|
-            ContentsLists.marks(paragraph).each do |mark|
+            Structure::ContentsLists.marks(paragraph).each do |mark|
               next open << [mark, paragraph] if mark.is_a?(Document::Field)
               field, first = open.pop
               found[first] = [field, paragraph] if field&.does == "contents"

@@ -48,7 +48,7 @@ module Norvel
         end
 
         def automatic(part)
-          @automatic ||= Hash.new { |all, one| all[one] = AutomaticStyles.new(one, @package) }.compare_by_identity
+          @automatic ||= Hash.new { |all, one| all[one] = AutomaticStylePool.new(one, @package) }.compare_by_identity
           @automatic[part]
         end
 

@@ -81,7 +81,7 @@ module Norvel
         def self.write_others(node, part, was, now)
           return if was == now
           going = was.keys - now.keys
-          node.attribute_nodes.each { |attribute| attribute.remove if going.include?(Part.key(attribute).to_sym) }
+          node.attribute_nodes.each { |attribute| attribute.remove if going.include?(XmlPart.key(attribute).to_sym) }
           (now.to_a - was.to_a).each { |key, text| part.set(node, key.to_s, text) unless key.start_with?("{") }
         end
 

@@ -14,7 +14,7 @@ module Norvel
           wanted = TYPES.fetch(extension, TYPE)
           container = Container.new(bytes)
           return bytes if container.read("mimetype").to_s.strip == wanted
-          part = Part.new(MANIFEST, container.read(MANIFEST) || Blank.manifest)
+          part = XmlPart.new(MANIFEST, container.read(MANIFEST) || Blank.manifest)
           root = part.root.element_children.find { |one| part.attr(one, "manifest:full-path") == "/" }
           part.set(root, "manifest:media-type", wanted) if root
           Archive.write(container, {MANIFEST => part.bytes}, first: ["mimetype", wanted])

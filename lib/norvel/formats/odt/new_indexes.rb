@@ -14,7 +14,7 @@ module Norvel
           open = nil
           paragraphs.each do |paragraph|
             node = made[paragraph.id] or next
-            marks = ContentsLists.marks(paragraph)
+            marks = Structure::ContentsLists.marks(paragraph)
             open ||= marks.grep(Document::Field).find { |field| field.does == "contents" }&.then { |field| [field, []] }
             next unless open
             open.last << node

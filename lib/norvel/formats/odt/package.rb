@@ -59,7 +59,7 @@ module Norvel
           name = nil if flat?
           return @parts[name] if @parts.key?(name)
           bytes = flat? ? @container.xml : @container.read(name)
-          @parts[name] = bytes && Part.new(name || "document", bytes)
+          @parts[name] = bytes && XmlPart.new(name || "document", bytes)
         end
 
         def parsed

@@ -29,7 +29,7 @@ module Norvel
           page_break_after: C::Word.new("fo:break-after", {"page" => true, "auto" => false}),
           shading: C::Colour.new("fo:background-color", none: "transparent"), borders: C::Borders.new,
           right_to_left: C::Word.new("style:writing-mode", DIRECTIONS),
-          suppressLineNumbers_paragraph: C::Carried.new("text:number-lines", on: "false", off: "true")
+          suppressLineNumbers_paragraph: C::Opaque.new("text:number-lines", on: "false", off: "true")
         }.freeze
 
         RUN = {
@@ -46,9 +46,9 @@ module Norvel
           italic_complex: C::Word.new("style:font-style-complex", {"italic" => true, "normal" => false}),
           hidden: C::Word.new("text:display", {"none" => true, "true" => false}), language: C::Language.new,
           w_run: C::Scale.new("style:text-scale"), kern_run: C::Kerning.new("style:letter-kerning"),
-          outline_run: C::Carried.new("style:text-outline", on: "true", off: "false"),
-          emboss_run: C::Carried.new("style:font-relief", on: "embossed", off: "none"),
-          shadow_run: C::Carried.new("fo:text-shadow", on: "1pt 1pt", off: "none")
+          outline_run: C::Opaque.new("style:text-outline", on: "true", off: "false"),
+          emboss_run: C::Opaque.new("style:font-relief", on: "embossed", off: "none"),
+          shadow_run: C::Opaque.new("fo:text-shadow", on: "1pt 1pt", off: "none")
         }.freeze
 
         CODECS = {paragraph: PARAGRAPH, run: RUN}.freeze

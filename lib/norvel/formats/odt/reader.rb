@@ -108,7 +108,7 @@ module Norvel
           @lists = ListReader.new(pools.select { |_, (_, holder)| holder }, formatting)
           @styles = StyleReader.new(part, formatting, lists)
           @masters = Masters.new(part)
-          @worn = Hash.new { |known, one| known[one] = WornStyles.new(one, styles) }.compare_by_identity
+          @worn = Hash.new { |known, one| known[one] = AutomaticStyles.new(one, styles) }.compare_by_identity
         end
 
         def automatic(part)

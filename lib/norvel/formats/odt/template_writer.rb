@@ -86,7 +86,7 @@ module Norvel
         # The list of files without those that are gone.
         def manifest(names)
           bytes = @package.container.read("META-INF/manifest.xml") or return {}
-          part = Part.new("META-INF/manifest.xml", bytes)
+          part = XmlPart.new("META-INF/manifest.xml", bytes)
           part.root.element_children.each do |entry|
             path = part.attr(entry, "manifest:full-path")
             entry.remove unless path == "/" || names.include?(path)

@@ -349,7 +349,7 @@ module Norvel
         def start_page_at(node)
           style = @worn.node(@part.attr(node, "table:style-name"), "table") or return
           master = @part.attr(style, "style:master-page-name").to_s
-          page_start(WornStyles::Worn.new(nil, nil, nil, master), @paragraphs.size) unless master.empty?
+          page_start(AutomaticStyles::Worn.new(nil, nil, nil, master), @paragraphs.size) unless master.empty?
         end
       end
     end

@@ -23,11 +23,11 @@ module Norvel
         # was, now: Document or Story. Returns whether anything was changed.
         def write(was, now)
           return false if now.paragraphs.equal?(was.paragraphs) && !@writer.restyled?
-          @fresh = FreshPlaces.new(was)
+          @fresh = NewBookmarks.new(was)
           changed = false
           previous = nil
           places = {}
-          staying = Staying.of(now, was)
+          staying = UnmovedParagraphs.of(now, was)
           now.paragraphs.each do |paragraph|
             came = paragraph.source && was.paragraphs[paragraph.source]
             node = came ? @nodes.paragraphs[paragraph.source] : (@made[paragraph.id] = @part.create("text:p"))
@@ -128,7 +128,7 @@ module Norvel
 
         # New paragraphs may hold fields and links.
         def lines
-          @lines ||= LineBuilder.new(@part, nil, Carried.new)
+          @lines ||= LineBuilder.new(@part, nil, CarryReport.new)
         end
 
         # --- order ---

@@ -116,7 +116,7 @@ module Norvel
 
         # The automatic styles of each part.
         def automatic
-          @automatic ||= Hash.new { |all, one| all[one] = AutomaticStyles.new(one, @package) }.compare_by_identity
+          @automatic ||= Hash.new { |all, one| all[one] = AutomaticStylePool.new(one, @package) }.compare_by_identity
         end
 
         def same_styles?

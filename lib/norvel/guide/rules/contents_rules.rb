@@ -33,7 +33,7 @@ module Norvel
         end
 
         def contents
-          @contents ||= ContentsLists.new(@document)
+          @contents ||= Structure::ContentsLists.new(@document)
         end
 
         # Those that name headings.
@@ -43,7 +43,7 @@ module Norvel
 
         def missing
           return if !part["required"] || of_headings.any?
-          typed = TypedContents.new(@document).lists.first
+          typed = Structure::TypedContents.new(@document).lists.first
           return typed_list(typed) if typed
           finding("contents.missing", message: "The document has no contents list", asked: "a contents list",
             found: "none", cause: [], cite: part["cite"], mend: put_in)

@@ -67,7 +67,7 @@ module Norvel
         def put_in_usual(paragraph)
           return unless @document.style_of(paragraph).equal?(@document.sheet.default)
           role = @check.role(paragraph)
-          style = Roles[role].style
+          style = Survey::Roles[role].style
           return if style.nil? || @guide.role(role)["style"] || role == "body" || !style_for_paragraphs?(style)
           why = RoleRules::UNSURE unless @check.sure?(paragraph)
           why ||= Check::RENUMBERS if @check.renumbers?(paragraph, style)

@@ -30,7 +30,7 @@ module Norvel
 
         # [[what the guide asks, the sheets it is asked of], …]: those before the first chapter are front matter.
         def stretches
-          chapter = Matters.new(@document).first_chapter
+          chapter = Structure::Matters.new(@document).first_chapter
           at = chapter ? @document.pages.sheet_of(chapter.id).page - 1 : 0
           sheets = {"front" => @document.pages.sheets.first(at), "body" => @document.pages.sheets.drop(at)}
           @guide.matters.filter_map { |matter|
@@ -48,7 +48,7 @@ module Norvel
         def typed(matter, sheets)
           return unless matter["label"]
           sections = sections_of(sheets)
-          ways = LabelPlace.new(@document, sections).typed
+          ways = Running::LabelPlace.new(@document, sections).typed
           return if ways.empty?
           found("label", sheets.first, asked: FORMS[matter["label"]], found: "a number that was typed",
             message: "Pages of the #{matter["matter"]} matter all show the same number, which was typed",
@@ -92,7 +92,7 @@ module Norvel
           shown = sheets.drop(matter.fetch("shown_from", 1) - 1).reject(&:blank)
           odd = shown.find { |sheet| !labels_on(sheet).include?(asked) } or return
           seen = label_on(odd) || "nowhere"
-          ways = LabelPlace.new(@document, sections_of(sheets)).lines(asked)
+          ways = Running::LabelPlace.new(@document, sections_of(sheets)).lines(asked)
           mend = to_running(ways, sections_of(sheets), "Put it at the #{words(asked)}", safe: false) if ways&.any?
           found("place", odd, asked: words(asked), found: words(seen), mend:,
             message: "The label of page #{odd.label} does not stand at the #{words(asked)}")
@@ -114,7 +114,7 @@ module Norvel
         end
 
         def place_in(story)
-          line = RunningLine.read(story, @document) and return LabelPlace.of(line, story.kind)
+          line = Running::Line.read(story, @document) and return Running::LabelPlace.of(line, story.kind)
           paragraph = story.paragraphs.find { |one|
             Layout::FieldValues.in(one).any? { |field| field.does == "page" }
           } or return
@@ -126,7 +126,7 @@ module Norvel
 
         def chapter_starts
           asked = @guide.pagination["chapters_start"] or return []
-          Matters.new(@document).headings.filter_map { |heading| chapter_start(heading, asked) }
+          Structure::Matters.new(@document).headings.filter_map { |heading| chapter_start(heading, asked) }
         end
 
         def chapter_start(heading, asked)
@@ -143,7 +143,7 @@ module Norvel
         # All of them, since where one begins is up to those before it.
         def begin_chapters
           Mend.new(name: "begin_chapters", label: "Begin them on a right page", safe: false, why: WHY,
-            steps: [[:begin_chapters, Matters.new(@document).headings.map(&:id)]])
+            steps: [[:begin_chapters, Structure::Matters.new(@document).headings.map(&:id)]])
         end
 
         def begin_on_page
@@ -166,7 +166,7 @@ module Norvel
         end
 
         def wanted
-          chapter = Matters.new(@document).first_chapter
+          chapter = Structure::Matters.new(@document).first_chapter
           places = {"front" => (@document.paragraphs.first if chapter), "body" => chapter || @document.paragraphs.first}
           @guide.matters.filter_map do |matter|
             first = places[matter["matter"]] or next
@@ -178,7 +178,7 @@ module Norvel
 
         # Where nothing else stands in the way.
         def place_for(paragraph, place)
-          place if place && LabelPlace.new(@document, [paragraph.section]).lines(place)
+          place if place && Running::LabelPlace.new(@document, [paragraph.section]).lines(place)
         end
       end
     end

@@ -18,7 +18,7 @@ module Norvel
 
         def findings
           return [] if @guide.captions.empty?
-          @captions = Captions.new(@document).list
+          @captions = Structure::Captions.new(@document).list
           typed + other_way + stale + lost
         end
 
@@ -55,7 +55,7 @@ module Norvel
 
         def stale
           kinds = ["sequence", "reference", ("page_reference" if @document.pages)].compact
-          ComputedNumbers.new(@document).stale(kinds).map do |one|
+          Structure::ComputedNumbers.new(@document).stale(kinds).map do |one|
             found(one.paragraph.id, asked: one.should, found: one.says, cause: ["stale"], mend: refresh,
               message: "A number that is computed says #{quoted(one.says)} and should say “#{one.should}”")
           end
@@ -71,7 +71,8 @@ module Norvel
         end
 
         def lost
-          TypedReferences.new(@document, @captions).lost.uniq { |one| [one.paragraph, one.words] }.map do |one|
+          lost = Structure::TypedReferences.new(@document, @captions).lost
+          lost.uniq { |one| [one.paragraph, one.words] }.map do |one|
             found(one.paragraph, message: "The text names “#{one.words}”, and no caption has that number",
               asked: "the number of a #{one.kind} that is there", found: one.words, cause: ["lost"])
           end

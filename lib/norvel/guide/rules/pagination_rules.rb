@@ -133,8 +133,8 @@ module Norvel
 
         def blanks
           return [] unless asked?("pagination.blank_page")
-          pages.sheets.select { |sheet| Layout::Emptiness.blank?(sheet) }.map do |sheet|
-            cause = Layout::Emptiness.new(pages, sheet)
+          pages.sheets.select { |sheet| Structure::EmptyPages.blank?(sheet) }.map do |sheet|
+            cause = Structure::EmptyPages.new(pages, sheet)
             found("blank_page", cause.paragraph, sheet, message: "Page #{sheet.label} is blank: #{cause.sentence}",
               asked: "no blank page", cause: [sheet.page], mend: mend_of(cause))
           end

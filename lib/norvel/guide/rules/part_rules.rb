@@ -22,7 +22,7 @@ module Norvel
 
         def findings
           return [] if @guide.parts.empty?
-          @parts = Parts.new(@document)
+          @parts = Structure::Parts.new(@document)
           missing + order + lengths
         end
 
@@ -31,7 +31,7 @@ module Norvel
         def missing
           wanted = @guide.parts.reject { |part| part["part"] == "contents" || @parts[part["part"]] }
           wanted.select { |part| part["required"] || there?(part["required_if"]) }.map do |part|
-            words = Parts::LABELS.fetch(part["part"], part["part"])
+            words = Structure::Parts::LABELS.fetch(part["part"], part["part"])
             finding("parts.missing", message: "Missing: #{words}", asked: words, found: "none",
               cause: [part["part"]], cite: part["cite"], mend: put_in(part["part"]))
           end
@@ -39,7 +39,7 @@ module Norvel
 
         def there?(condition)
           kind = IF[condition] or return false
-          @captions ||= Captions.new(@document).list
+          @captions ||= Structure::Captions.new(@document).list
           @captions.any? { |caption| caption.kind == kind }
         end
 
@@ -55,7 +55,7 @@ module Norvel
           known = @parts.list.select { |part| ranks.key?(part.name) }
           known.each_cons(2).filter_map { |one, other|
             next unless ranks[one.name] > ranks[other.name]
-            before, after = [other, one].map { |part| Parts::LABELS.fetch(part.name, part.name) }
+            before, after = [other, one].map { |part| Structure::Parts::LABELS.fetch(part.name, part.name) }
             finding("parts.order", message: "Out of order: #{before} after #{after}", found: "after",
               asked: "#{before} before #{after}", cause: [other.name], paragraph: first_of(other),
               cite: @guide.part(other.name)["cite"])
@@ -67,8 +67,8 @@ module Norvel
             part = @parts[asked["part"]] or next
             words = @parts.words(part)
             said = bound(asked, words) or next
-            found = Counted.words(words, "word")
-            label = Parts::LABELS.fetch(part.name, part.name).capitalize
+            found = Quantity.words(words, "word")
+            label = Structure::Parts::LABELS.fetch(part.name, part.name).capitalize
             finding("parts.length", message: "#{label}: #{found}, #{said} are asked for", asked: said, found:,
               cause: [part.name], paragraph: first_of(part), cite: asked["cite"])
           end

@@ -20,7 +20,7 @@ module Norvel
           @role = role
           @style = @document.style_of(paragraph)
           @set = @document.cascade.decided(name, paragraph, run)
-          @wanted = check.guide.role(role)["style"] || (Roles[role].style if shared?)
+          @wanted = check.guide.role(role)["style"] || (Survey::Roles[role].style if shared?)
           @barred = @wanted && @document.sheet.called(@wanted).nil? && @document.sheet.named(@wanted)
         end
 

@@ -208,7 +208,7 @@ module Norvel
         end
 
         def speak(role, lower: false)
-          lower ? Roles.words(role) : Roles.words(role).capitalize
+          lower ? Survey::Roles.words(role) : Survey::Roles.words(role).capitalize
         end
       end
     end

@@ -84,11 +84,11 @@ module Norvel
         # Is all of the text in such a face?
         def typed_all?
           return @typed_all unless @typed_all.nil?
-          @typed_all = Fonts.stand_in(body.font).kind == "mono"
+          @typed_all = ShippedFonts.stand_in(body.font).kind == "mono"
         end
 
         def typewriter?(letters)
-          @typewriter ||= Hash.new { |known, look| known[look] = Fonts.stand_in(look[:font]).kind == "mono" }
+          @typewriter ||= Hash.new { |known, look| known[look] = ShippedFonts.stand_in(look[:font]).kind == "mono" }
             .compare_by_identity
           @typewriter[letters]
         end

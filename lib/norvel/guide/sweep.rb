@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Guide
+    # What was done by hand made clean, job by job, with no guide: a plan that goes by the document alone.
+    class Sweep
+      # name: in the command line's JSON; short: as it is asked for; rules: what it goes by
+      Job = Value.define(:name, :short, :rules)
+      JOBS = [
+        Job.new(name: "direct_paragraph", short: "direct", rules: ["clean.direct"]),
+        Job.new(name: "direct_character", short: "words", rules: ["clean.direct"]),
+        Job.new(name: "blank_paragraphs", short: "blanks", rules: ["clean.blank_paragraph"]),
+        Job.new(name: "leading_white_space", short: "indents", rules: ["clean.tab_indent", "clean.space_indent"]),
+        Job.new(name: "double_spaces", short: "spaces", rules: ["clean.double_space"]),
+        Job.new(name: "line_breaks", short: "breaks", rules: ["clean.line_break"]),
+        Job.new(name: "typed_numbers", short: "lists", rules: ["clean.typed_list"])
+      ].freeze
+
+      # The Jobs of these names, of either kind. Raises Refused.
+      def self.jobs(names)
+        names.map do |name|
+          JOBS.find { |job| [job.name, job.short].include?(name) } or
+            raise Refused, "there is no job “#{name}”: it is one of #{JOBS.map(&:short).join(", ")}"
+        end
+      end
+
+      # only, also: Jobs, the second though they ask first; on: names of roles, as for Edits::SetValue, or of styles;
+      # nil for all
+      def initialize(document, only: JOBS, also: [], on: nil)
+        @document = document
+        @jobs = only | also
+        @among = among(on)
+        @edit = Guide::MendSafe.new(Guide.none, only: @jobs.flat_map(&:rules).uniq, also: also.flat_map(&:rules).uniq,
+          among: @among)
+      end
+
+      attr_reader :edit
+
+      def plan
+        @edit.plan(@document)
+      end
+
+      # {job's name => places that are clean now}
+      def done
+        was, is = [plan.first_check, plan.last_check].map { |check| by_job(check).transform_values(&:size) }
+        was.to_h { |job, count| [job, count - is.fetch(job, 0)] }.select { |_, count| count.positive? }
+      end
+
+      # [{job:, count:, why:}, …] of what is left, also: true where it could be done all the same.
+      def left
+        plan.left_by { |finding| {job: job(finding, plan.after).name} }
+      end
+
+      private
+
+      def by_job(check)
+        rules = @jobs.flat_map(&:rules)
+        check.findings.select { |finding| rules.include?(finding.rule) && in?(finding.paragraph) }
+          .group_by { |finding| job(finding, check.document).name }
+      end
+
+      # What is set on a paragraph as a whole is one job, what is set on words alone another.
+      def job(finding, document)
+        fitting = JOBS.select { |job| job.rules.include?(finding.rule) }
+        return fitting.first if fitting.one?
+        document.paragraph(finding.paragraph).direct.empty? ? fitting.last : fitting.first
+      end
+
+      def in?(id)
+        @chosen ||= @among&.to_h { |one| [one, true] } || {}
+        @among.nil? || @chosen.key?(id)
+      end
+
+      # Ids of the paragraphs that it is for, the blank ones among them; nil for all.
+      def among(names)
+        direct = Guide::Sweep.jobs(%w[direct words]) & @jobs
+        return unless names || direct.one?
+        chosen = @document.working.select { |one| wanted?(one, names) }
+        chosen = chosen.select { |one| of_job?(one, direct.first) } if direct.one?
+        chosen.map(&:id)
+      end
+
+      def of_job?(paragraph, job)
+        paragraph.undressed? || (job.short == "direct") == !paragraph.direct.empty?
+      end
+
+      def wanted?(paragraph, names)
+        return true if names.nil? || paragraph.blank?
+        role = @document.settled.role(paragraph)
+        names.any? do |name|
+          Edits::SetValue.covers?(name, role) || @document.style_name(paragraph).casecmp?(name)
+        end
+      end
+    end
+  end
+end
