@@ -22,7 +22,7 @@ class LayingOut
     require "bundler/setup"; require "norvel"
     document = Norvel::Formats.read(File.binread(ARGV[0]), name: "s.docx")
     from = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    pages = document.lay_out
+    pages = Norvel::Layout.of(document)
     puts Process.clock_gettime(Process::CLOCK_MONOTONIC) - from, pages.sheets.size, File.read("/proc/self/status")[/VmHWM:\\s+(\\d+)/, 1]
   RUBY
 
@@ -39,7 +39,7 @@ class LayingOut
     browser = in_browser
     tell "cold, against groff's device-independent output (asked: 2)", cold, groff
     tell "cold, against Chromium's warm untagged print (asked: 0.5)", cold, browser[:print]
-    @document.lay_out
+    Norvel::Layout.of(@document)
     tell "size of body text, against Chromium's own (asked: 0.5)", changed({size: 12.5}, {size: 13.0}), browser[:size]
     tell "spacing of body text, against Chromium's own (asked: 0.1)", changed({space_after: 3.0}, {space_after: 6.0}), browser[:spacing]
     puts format("one paragraph: %.1f ms (asked: 5)", one_paragraph * 1000)
@@ -90,7 +90,7 @@ class LayingOut
 
   def changed(*values)
     documents = Array.new(6) { |n| Norvel::Edits::ChangeStyle.new(@body, values[n % values.size].transform_values { |value| value + (n * 0.5) }).change(@document) }
-    median(6) { |n| documents[n].lay_out(known: @document.pages) }
+    median(6) { |n| Norvel::Layout.of(documents[n], known: Norvel::Layout.pages(@document)) }
   end
 
   def one_paragraph
@@ -99,7 +99,7 @@ class LayingOut
       run = paragraph.runs.first
       @document.replace([paragraph.with(runs: [run.with(text: run.text.sub(/\w+/, "breakwater")), *paragraph.runs.drop(1)].freeze)])
     end
-    median(9) { |n| documents[n].lay_out(known: @document.pages) }
+    median(9) { |n| Norvel::Layout.of(documents[n], known: Norvel::Layout.pages(@document)) }
   end
 
   # How time grows from 100 pages to 1,500: the exponent.

@@ -19,7 +19,7 @@ def figures(paragraphs)
   read = -> { Norvel::Formats.read(bytes, name: "s.docx") }
   reading = median(5) { read.call }
   documents = Array.new(5) { read.call }
-  roles = median(5) { |n| documents[n].suggestions }
+  roles = median(5) { |n| Norvel::Survey::Suggestions.of(documents[n]) }
   checks = []
   check = median(5) { |n| checks << Norvel::Guide::Check.new(GUIDE, documents[n]).tap(&:findings) }
   plans = []

@@ -11,13 +11,13 @@ require_relative "timing"
 xml = Sample.parts["word/document.xml"]
 Dir.mktmpdir do |folder|
   document = Norvel::Formats.read_file(Sample.write("#{folder}/sample.docx"))
-  document.lay_out
+  Norvel::Layout.of(document)
   check = Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), document)
   check.findings
   bare = Timing.median(5) { Nokogiri::XML(xml) }
   ripple = lambda do |edit|
     found = Norvel::Report::Ripple.new(edit, document, check)
-    [found.pages&.changed, found.styles, found.moved, found.unmoved, found.findings_gone, found.findings_come,
+    [Norvel::Layout.pages(found)&.changed, found.styles, found.moved, found.unmoved, found.findings_gone, found.findings_come,
       found.samples]
   end
   changes = {

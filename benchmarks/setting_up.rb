@@ -12,8 +12,8 @@ xml = Sample.parts["word/document.xml"]
 Dir.mktmpdir do |folder|
   document = Norvel::Formats.read_file(Sample.write("#{folder}/sample.docx"))
   heading = document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }
-  listed = Norvel::Edits::PutInContents.new(heading.id, levels: 2).apply(document.tap(&:lay_out)).after
-  listed.lay_out
+  listed = Norvel::Edits::PutInContents.new(heading.id, levels: 2).apply(document.tap { |one| Norvel::Layout.of(one) }).after
+  Norvel::Layout.of(listed)
   chapter = listed.paragraphs.find { |one| one.id == heading.id }
   matter = Norvel::Edits::SetMatters::Matter
   matters = Norvel::Edits::SetMatters.new([
@@ -22,10 +22,10 @@ Dir.mktmpdir do |folder|
   ])
   bare = Timing.median(5) { Nokogiri::XML(xml) }
   entries = Norvel::Structure::ContentsLists.in(listed).first.paragraphs(listed)
-  printf "%d sheets, %d entries\n", listed.pages.sheets.size, entries.size
+  printf "%d sheets, %d entries\n", Norvel::Layout.pages(listed).sheets.size, entries.size
   put = Timing.median(3) do
     made = matters.apply(listed).after
-    made.lay_out(known: listed.pages)
+    Norvel::Layout.of(made, known: Norvel::Layout.pages(listed))
     Norvel::Formats.write(Norvel::Edits::RefreshContents.new(0).apply(made).after)
   end
   refreshed = Timing.median(5) { Norvel::Edits::RefreshContents.new(0).apply(listed) }

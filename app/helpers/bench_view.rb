@@ -30,7 +30,7 @@ module BenchView
 
   # The kind that all of them are, where they are one; nil where they differ or are blank.
   def kind_of(paragraphs)
-    roles = paragraphs.reject(&:blank?).map { |paragraph| document.settled.role(paragraph) }.uniq
+    roles = paragraphs.reject(&:blank?).map { |paragraph| Norvel::Survey.role(document, paragraph) }.uniq
     roles.first if roles.size == 1 && roles.first != "other"
   end
 
@@ -96,7 +96,8 @@ module BenchView
   # [[by, words, how many], …] of what can be selected from a paragraph.
   def more_to_select(one)
     style = document.style_name(one)
-    {"look" => "like this", "style" => "in #{style}", "role" => "all read as #{role_words(document.settled.role(one))}",
+    role = role_words(Norvel::Survey.role(document, one))
+    {"look" => "like this", "style" => "in #{style}", "role" => "all read as #{role}",
      "section" => "to the next heading"}.map { |by, words| [by, words, like(one, by).size] }
   end
 
@@ -136,7 +137,7 @@ module BenchView
 
   # What several read as: a style for all of them takes headings along.
   def reading_words(paragraphs)
-    roles = paragraphs.reject(&:blank?).map { |paragraph| document.settled.role(paragraph) }
+    roles = paragraphs.reject(&:blank?).map { |paragraph| Norvel::Survey.role(document, paragraph) }
     kinds = roles.map { |role| role.start_with?("heading_") ? "headings" : role_words(role) }.tally
     said = kinds.sort_by { |_, count| -count }.map { |kind, count| "#{number(count)} as #{kind}" }
     said.empty? ? "" : "Read #{said.join(", ")}."
@@ -144,7 +145,7 @@ module BenchView
 
   # What a paragraph reads as, and a button to put it in that role's style.
   def reads_words(paragraph)
-    suggestion = document.suggestions[paragraph.id]
+    suggestion = Norvel::Survey::Suggestions.of(document)[paragraph.id]
     name = style_of_role(suggestion.role)
     button = %(<button class="mini" type="button" data-role="#{suggestion.role}">Put in #{h name}</button>)
     said = "Reads as <b>#{h role_words(suggestion.role)}</b>, #{h suggestion_words(paragraph)}."

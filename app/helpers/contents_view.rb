@@ -58,8 +58,8 @@ module ContentsView
     lists = Norvel::Structure::ContentsLists.in(whose)
     list = params[:number] ? lists[whole(:number)] : (lists.last if whose.equal?(@after))
     id = list ? list.paragraphs(whose).first.id : whole(:before)
-    page = whose.pages.sheet_of(id)&.page || 1
-    whose.pages.sheets[[page - 2, 0].max, 4]
+    page = Norvel::Layout.pages(whose).sheet_of(id)&.page || 1
+    Norvel::Layout.pages(whose).sheets[[page - 2, 0].max, 4]
   end
 
   # The edit that a form asks for. Raises Refused.

@@ -92,7 +92,7 @@ module HeadsView
   def headed_pairs
     sheets = pages.sheets.select { |sheet| chosen_matter.sections.include?(sheet.section) && !sheet.blank }
     sheets = sheets.select(&:opens) if head_way == "openings"
-    pairs = sheets.first(3).map { |sheet| [sheet, @after.pages.sheets[sheet.page - 1]] }
+    pairs = sheets.first(3).map { |sheet| [sheet, Norvel::Layout.pages(@after).sheets[sheet.page - 1]] }
     pairs.select(&:last)
   end
 

@@ -56,8 +56,8 @@ module PartsView
   # Sheets around the part that a change is about.
   def part_sheets(whose)
     part = Norvel::Structure::Parts.new(whose)[params[:put_in]]
-    page = part ? whose.pages.sheet_of(whose.paragraphs[part.first].id)&.page || 1 : 1
-    whose.pages.sheets[[page - 2, 0].max, 4]
+    page = part ? Norvel::Layout.pages(whose).sheet_of(whose.paragraphs[part.first].id)&.page || 1 : 1
+    Norvel::Layout.pages(whose).sheets[[page - 2, 0].max, 4]
   end
 
   private

@@ -125,7 +125,7 @@ module PlanView
 
   # What a plan leaves alone, in figures.
   def plan_stays
-    objects = document.seal.counts
+    objects = Norvel::Seal.of(document).counts
     numbers = document.markers.values.count { |marker| !marker.to_s.empty? }
     said = [counted(document.word_count, "word"), (counted(objects[:image], "image") if objects[:image]),
       (counted(objects[:note_mark], "note") if objects[:note_mark]),

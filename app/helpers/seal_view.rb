@@ -4,7 +4,7 @@
 module SealView
   # What the foot of every station proves.
   def seal_words
-    seal, first = document.seal, manuscript.first_document.seal
+    seal, first = Norvel::Seal.of(document), Norvel::Seal.of(manuscript.first_document)
     words = "#{number(seal.count)} words"
     unless seal.same_words?(first)
       changed = reworded
@@ -17,7 +17,7 @@ module SealView
 
   # Did no word change that somebody typed? Numbers and lists that are computed may.
   def typed_words_kept?
-    document.seal.same_words?(manuscript.first_document.seal) || reworded.zero?
+    Norvel::Seal.of(document).same_words?(Norvel::Seal.of(manuscript.first_document)) || reworded.zero?
   end
 
   # The same in words, for the seal.

@@ -23,7 +23,7 @@ module SectionsView
   # The sheets where two sections meet.
   def joint_sheets(whose)
     first = document.paragraphs.find { |one| one.section == whole(:join) }
-    page = (first && whose.pages.sheet_of(first.id)&.page) || 1
-    whose.pages.sheets[[page - 2, 0].max, 3]
+    page = (first && Norvel::Layout.pages(whose).sheet_of(first.id)&.page) || 1
+    Norvel::Layout.pages(whose).sheets[[page - 2, 0].max, 3]
   end
 end

@@ -77,7 +77,8 @@ module SetupView
 
   # Sheets around this one, as they are and as they would be.
   def setup_sheets(sheet, whose)
-    whose.pages.sheets[[sheet.page - 1 - NEAR, 0].max, (2 * NEAR) + 1] || whose.pages.sheets.last(1)
+    sheets = Norvel::Layout.pages(whose).sheets
+    sheets[[sheet.page - 1 - NEAR, 0].max, (2 * NEAR) + 1] || sheets.last(1)
   end
 
   private

@@ -19,7 +19,7 @@ module SheetStrokes
   def line_form(line, whose)
     return "n" if line.block.beside?
     @forms ||= {}.compare_by_identity
-    @forms[line.block.paragraph] ||= Strokes::FORMS[whose.settled.role(line.block.paragraph)]
+    @forms[line.block.paragraph] ||= Strokes::FORMS[Norvel::Survey.role(whose, line.block.paragraph)]
   end
 
   def bar(path, line)

@@ -21,6 +21,6 @@ module Strokes
 
   # A paragraph as it is set on its page (Norvel::Layout::TextBlock), nil while pages are not known.
   def set_block(paragraph, whose = document)
-    whose.pages && whose.pages.stories.setting.blocks[paragraph]
+    Norvel::Layout.pages(whose) && Norvel::Layout.pages(whose).stories.setting.blocks[paragraph]
   end
 end

@@ -37,7 +37,7 @@ module StyleView
 
   # {role => how many paragraphs}, those there are, in the order of the table.
   def roles_to_set
-    counts = document.paragraphs.reject(&:blank?).map { |one| document.settled.role(one) }.tally
+    counts = document.paragraphs.reject(&:blank?).map { |one| Norvel::Survey.role(document, one) }.tally
     Norvel::Survey::Roles::ALL.keys.filter_map { |role| [role, counts[role]] if counts[role] }.to_h
   end
 

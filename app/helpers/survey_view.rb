@@ -67,7 +67,7 @@ module SurveyView
   def first_lines
     open = [Line.new(nil, 0, [])]
     document.paragraphs.reject { |one| one.blank? || one.part == :table }.each do |paragraph|
-      suggestion = document.suggestions[paragraph.id]
+      suggestion = Norvel::Survey::Suggestions.of(document)[paragraph.id]
       if suggestion.heading?
         open.pop while open.size > 1 && open.last.level >= suggestion.level
         open.last.inside << Line.new(paragraph, suggestion.level, [])
@@ -130,16 +130,16 @@ module SurveyView
   end
 
   def least_sure_first(paragraphs)
-    paragraphs.sort_by { |paragraph| document.suggestions[paragraph.id].confidence }
+    paragraphs.sort_by { |paragraph| Norvel::Survey::Suggestions.of(document)[paragraph.id].confidence }
   end
 
   def confidence_words(paragraphs)
-    sure = paragraphs.map { |paragraph| document.suggestions[paragraph.id].confidence }
+    sure = paragraphs.map { |paragraph| Norvel::Survey::Suggestions.of(document)[paragraph.id].confidence }
     "#{sure.minmax.map { |one| (one * 100).round }.uniq.join("–")} %"
   end
 
   def suggestion_words(paragraph)
-    suggestion = document.suggestions[paragraph.id]
+    suggestion = Norvel::Survey::Suggestions.of(document)[paragraph.id]
     "#{(suggestion.confidence * 100).round} %: #{suggestion.because.join(", ")}"
   end
 

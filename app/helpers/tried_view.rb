@@ -39,17 +39,19 @@ module TriedView
 
   # Sheets from the first that is another.
   def tried_sheets(whose)
-    @first_other ||= pages.sheets.zip(@after.pages.sheets).index { |was, now|
+    @first_other ||= pages.sheets.zip(Norvel::Layout.pages(@after).sheets).index { |was, now|
       now.nil? || seen_of(was, document) != seen_of(now, @after)
     } || 0
-    whose.pages.sheets[[@first_other - 1, 0].max, AROUND] || whose.pages.sheets.last(1)
+    Norvel::Layout.pages(whose).sheets[[@first_other - 1, 0].max, AROUND] || Norvel::Layout.pages(whose).sheets.last(1)
   end
 
   private
 
   # What tells a sheet from another, shortly.
   def seen_of(sheet, whose)
-    heads = whose.pages.running(sheet).map { |story| story.paragraphs.map { |one| [one.text, one.direct] } }
+    heads = Norvel::Layout.pages(whose).running(sheet).map do |story|
+      story.paragraphs.map { |one| [one.text, one.direct] }
+    end
     [sheet.label, sheet.blank, sheet.frame.left, sheet.frame.width, sheet.paragraphs.map(&:id), heads]
   end
 end

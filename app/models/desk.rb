@@ -39,13 +39,13 @@ module Desk
   # Its pages (Norvel::Layout::Result) where they are worked out; else nil, and they are being worked out.
   def pages(manuscript)
     state = live(manuscript)
-    state.document.pages || (Paging.work_out(state) unless state.undone)
+    Norvel::Layout.pages(state.document) || (Paging.work_out(state) unless state.undone)
   end
 
   # The same, waited for; nil where they take too long or can't be worked out.
   def pages_now(manuscript)
     state = live(manuscript)
-    state.document.pages || (Paging.wait_for(state) unless state.undone)
+    Norvel::Layout.pages(state.document) || (Paging.wait_for(state) unless state.undone)
   end
 
   # Why its pages can't be worked out, in a sentence; nil while they can.
@@ -57,7 +57,7 @@ module Desk
   def put(manuscript, document)
     was = LIVE.fetch(manuscript.id)
     earlier = was ? was.earlier.merge(was.checks.transform_keys(&:first)) : {}
-    laid_out = was && (was.document.pages ? was.document : was.laid_out)
+    laid_out = was && (Norvel::Layout.pages(was.document) ? was.document : was.laid_out)
     original = was&.original || read(manuscript)
     LIVE.put(manuscript.id,
       Live.new(manuscript.lock_version, document.begun_as(original), original, {}, earlier, laid_out))

@@ -133,7 +133,7 @@ module GalleyRoutes
       def like(paragraph, by)
         like = case by
         when "style" then ->(other) { document.style_of(other).equal?(document.style_of(paragraph)) }
-        when "role" then ->(other) { document.settled.role(other) == document.settled.role(paragraph) }
+        when "role" then ->(other) { Norvel::Survey.role(document, other) == Norvel::Survey.role(document, paragraph) }
         when "section" then section_from(paragraph)
         else alike(paragraph)
         end
@@ -151,9 +151,10 @@ module GalleyRoutes
       # Everything from here to the next heading of the same level or a higher one.
       def section_from(paragraph)
         start = document.text_position(paragraph.id)
-        level = document.suggestions[paragraph.id].level || 6
+        level = Norvel::Survey::Suggestions.of(document)[paragraph.id].level || 6
         rest = document.paragraphs.drop(start + 1)
-        inside = rest.take_while { |other| (found = document.suggestions[other.id].level).nil? || found > level }
+        levels = Norvel::Survey::Suggestions.of(document)
+        inside = rest.take_while { |other| (found = levels[other.id].level).nil? || found > level }
         ids = [paragraph, *inside].to_h { |other| [other.id, true] }
         ->(other) { ids[other.id] }
       end

@@ -62,7 +62,7 @@ module SettingRoutes
       def try_edit
         @edit = yield
         @after = @edit.change(document)
-        @after.lay_out(known: pages)
+        Norvel::Layout.of(@after, known: pages)
       rescue Norvel::Error => refusal
         @after = nil
         @refused = refusal.message

@@ -64,7 +64,8 @@ module SurveyRoutes
 
       # Paragraphs by suggested role, those that are not in the role's style yet.
       def suggested_groups
-        @suggested_groups ||= document.paragraphs.group_by { |paragraph| document.suggestions.role(paragraph.id) }
+        suggestions = Norvel::Survey::Suggestions.of(document)
+        @suggested_groups ||= document.paragraphs.group_by { |paragraph| suggestions.role(paragraph.id) }
           .to_h { |role, list| [role, outside(list, style_of_role(role))] }
           .reject { |_, list| list.empty? }
       end

@@ -75,7 +75,7 @@ module WordsRoutes
       def pasted_body
         return params[:body] if document.sheet[params[:body].to_s]&.paragraph?
         before = document.include?(@after) && document.paragraph(@after)
-        document.style_of(before)&.id if before && document.settled.role(before) == "body"
+        document.style_of(before)&.id if before && Norvel::Survey.role(document, before) == "body"
       end
 
       def one_id

@@ -36,7 +36,7 @@ module Paging
   def wait_for(state)
     late = Process.clock_gettime(Process::CLOCK_MONOTONIC) + PATIENCE
     GUARD.synchronize do
-      until (pages = state.document.pages || work_out(state)) || state.undone
+      until (pages = Norvel::Layout.pages(state.document) || work_out(state)) || state.undone
         left = late - Process.clock_gettime(Process::CLOCK_MONOTONIC)
         break unless left.positive?
         DONE.wait([left, 1].min)
@@ -63,7 +63,8 @@ module Paging
 
   # A fault of Norvel's own leaves a document without pages, and with everything else.
   def lay_out(state)
-    state.document.lay_out(known: state.laid_out&.pages).tap { state.laid_out = nil }
+    known = state.laid_out && Norvel::Layout.pages(state.laid_out)
+    Norvel::Layout.of(state.document, known:).tap { state.laid_out = nil }
   rescue Norvel::Error => error
     undone(state, error.message)
   rescue StandardError, SystemStackError, NoMemoryError => error

@@ -22,7 +22,7 @@ module Tasks
   # The document with its pages, so that what is about them is counted too; without where they can't be worked out,
   # whatever the fault: it is read all the same, and its sheets say why.
   def with_pages(document)
-    document.lay_out if document.paragraphs.size <= LONG
+    Norvel::Layout.of(document) if document.paragraphs.size <= LONG
     document
   rescue StandardError, SystemStackError, NoMemoryError
     document

@@ -21,7 +21,7 @@ module Norvel
     module_function
 
     # Every Odd of a document, settled: gives the role of a paragraph.
-    def of(document, settled = document.settled, rules: RULES)
+    def of(document, settled = Survey::SettledRoles.of(document), rules: RULES)
       SUBJECTS.select { |subject| rules.include?(subject::RULE) }
         .flat_map { |subject| subject.new(document, settled).odds }
     end

@@ -1,8 +1,10 @@
 # frozen_string_literal: true
 
 module Norvel
-  # A document in memory. A value: an edit makes a new one that shares all that it did not touch, so that any two states
-  # can be compared and the way back is the state before.
+  # A document in memory: what a file says, as a frozen value. An edit makes a new one that shares all that it did not
+  # touch, so that any two states can be compared and the way back is the state before. What is worked out from it
+  # (roles, pages, its seal) is kept in its Reading, by those who work it out: Survey::SettledRoles.of(document),
+  # Layout.of(document).
   class Document
     # What edits change, snapshots keep and ledgers take back:
     #   paragraphs   of the text, tables and boxes, in reading order, counted from 1 by readers
@@ -16,8 +18,9 @@ module Norvel
     NO_HEADING = "no_heading"
     NONE = {}.freeze
     #   format, name  "docx", the file's name; source: the package as it came
+    #   conventions   Conventions of its format
     #   unseen        how many pieces in another format its text holds (w:altChunk, 17.17.2), which stay as they are
-    FIELDS = [:format, :name, *CHANGING, :source, :unseen].freeze
+    FIELDS = [:format, :name, :conventions, *CHANGING, :source, :unseen].freeze
     attr_reader(*FIELDS)
 
     MOST_PARAGRAPHS = 150_000 # some 4,000 pages
@@ -41,14 +44,17 @@ module Norvel
     # The state from which a person's work began, where that is told: what reads as what goes on being judged by it.
     attr_reader :first
 
-    # known: the cascade of the state it was made from, where styles or lists are others now
-    def initialize(cascade: nil, known: nil, first: nil, **fields)
+    # What was worked out from it: Reading.
+    attr_reader :reading
+
+    # reading: what of another state holds for this one too
+    def initialize(first: nil, reading: Reading.new, **fields)
       fields[:decisions] ||= NONE
       fields[:unseen] ||= 0
       FIELDS.each { |field| instance_variable_set(:"@#{field}", fields.fetch(field)) }
-      @cascade = cascade
-      @known = known
       @first = first
+      @reading = reading
+      freeze
     end
 
     # The same as a state of a work that began with another.
@@ -61,10 +67,9 @@ module Norvel
       remade(fields)
     end
 
+    # How its styles, lists and what is set by hand combine: Styles::Cascade.
     def cascade
-      @cascade ||= Styles::Cascade.new(sheet, numbering, rules: Formats[format].rules, known: @known)
-      @known = nil
-      @cascade
+      reading.cascade(sheet, numbering, conventions.cascade)
     end
 
     # The paragraph with this id, of the text or beside it; raises Refused, since another window may have removed it.
@@ -74,8 +79,8 @@ module Norvel
 
     # Where the paragraph with this id stands, from 0: in the text, and after it in what stands beside it.
     def position(id)
-      @positions ||= everything.each_with_index.to_h { |paragraph, position| [paragraph.id, position] }
-      @positions[id] or raise Refused, "Paragraph #{id} is not in this document any more."
+      reading[:positions] ||= everything.each_with_index.to_h { |paragraph, position| [paragraph.id, position] }
+      reading[:positions][id] or raise Refused, "Paragraph #{id} is not in this document any more."
     end
 
     # The same for changes that only the text itself can have.
@@ -86,20 +91,20 @@ module Norvel
 
     # What a person works on: the text, then notes, heads and feet.
     def working
-      @working ||= paragraphs + stories.reject { |story| story.kind == "comment" }.flat_map(&:paragraphs)
+      reading[:working] ||= paragraphs + stories.reject { |story| story.kind == "comment" }.flat_map(&:paragraphs)
     end
 
     # Does it hold this very paragraph?
     def same_paragraph?(paragraph)
-      @held ||= everything.each_with_object({}.compare_by_identity) { |one, held| held[one] = true }
-      @held.key?(paragraph)
+      reading[:held] ||= everything.each_with_object({}.compare_by_identity) { |one, held| held[one] = true }
+      reading[:held].key?(paragraph)
     end
 
     # The Story that the paragraph with this id stands in, nil for the text.
     def story_of(id)
       return unless Story.id?(id)
-      @story_of ||= stories.flat_map { |story| story.paragraphs.map { |one| [one.id, story] } }.to_h
-      @story_of[id]
+      reading[:story_of] ||= stories.flat_map { |story| story.paragraphs.map { |one| [one.id, story] } }.to_h
+      reading[:story_of][id]
     end
 
     def include?(id)
@@ -110,19 +115,19 @@ module Norvel
 
     # Images of the text, in reading order, as Picture.
     def pictures
-      @pictures ||= paragraphs.flat_map do |paragraph|
+      reading[:pictures] ||= paragraphs.flat_map do |paragraph|
         paragraph.images.map { |image| Picture.new(image, paragraph.id) }
       end.freeze
     end
 
     # Paragraphs and tables of the text, in order, tables with what stands in their cells.
     def blocks
-      @blocks ||= (tables.empty? && paragraphs.none?(&:container)) ? paragraphs : Blocks.of(paragraphs, tables)
+      reading[:blocks] ||= (tables.empty? && paragraphs.none?(&:container)) ? paragraphs : Blocks.of(paragraphs, tables)
     end
 
     # Those of them that something is seen of.
     def shown_blocks
-      @shown_blocks ||= blocks.reject { |block| block.is_a?(Paragraph) && block.nothing? }
+      reading[:shown_blocks] ||= blocks.reject { |block| block.is_a?(Paragraph) && block.nothing? }
     end
 
     # The same without these paragraphs. Places with names that stood in them stand at the next one now, as in the file.
@@ -143,8 +148,8 @@ module Norvel
 
     # The Story that a note's mark stands for, or nil.
     def note(mark)
-      @notes ||= stories.reverse.to_h { |story| [[story.kind, story.id], story] }
-      @notes[[mark.of, mark.note]]
+      reading[:notes] ||= stories.reverse.to_h { |story| [[story.kind, story.id], story] }
+      reading[:notes][[mark.of, mark.note]]
     end
 
     # The running head or foot of a section (a number from 1), of the section before where it says nothing of its own;
@@ -189,7 +194,7 @@ module Norvel
 
     # The paragraphs of the text and of every part beside it.
     def everything
-      @everything ||= paragraphs + stories.flat_map(&:paragraphs)
+      reading[:everything] ||= paragraphs + stories.flat_map(&:paragraphs)
     end
 
     # The document with others in their places, as many of each.
@@ -214,14 +219,14 @@ module Norvel
 
     # A new id for a style of that name: none that content names already, though there is no such style.
     def free_style_id(name)
-      @missing_styles ||= everything.flat_map { |one| [one.style_id, *one.runs.map(&:style_id)] }.compact.uniq
+      reading[:missing_styles] ||= everything.flat_map { |one| [one.style_id, *one.runs.map(&:style_id)] }.compact.uniq
         .reject { |id| sheet[id] }
-      sheet.free_id(name, @missing_styles)
+      sheet.free_id(name, reading[:missing_styles])
     end
 
     # Ids of all styles that a paragraph or words anywhere are in: {"BodyText" => true}.
     def styles_used
-      @styles_used ||= everything.each_with_object({}) do |paragraph, used|
+      reading[:styles_used] ||= everything.each_with_object({}) do |paragraph, used|
         (style = style_of(paragraph)) && used[style.id] = true
         paragraph.runs.each { |run| used[run.style_id] = true if run.style_id }
       end
@@ -229,7 +234,8 @@ module Norvel
 
     # Paragraphs of the text in each style, by style id.
     def uses
-      @uses ||= paragraphs.filter_map { |paragraph| style_of(paragraph)&.id }.tally.tap { |uses| uses.default = 0 }
+      reading[:uses] ||= paragraphs.filter_map { |paragraph| style_of(paragraph)&.id }.tally
+        .tap { |uses| uses.default = 0 }
     end
 
     def look(paragraph)
@@ -245,54 +251,20 @@ module Norvel
       paragraph.worn(cascade).letters ||= most_of(paragraph)
     end
 
-    # Which level of heading a paragraph is, 0 for none: as its outline level says; the built-in headings of a .docx are
-    # ones by their names, whether their style says so or not (ISO/IEC 29500-1 17.16.5.68, \\o).
+    # Which level of heading a paragraph is, 0 for none: as its outline level says, or, where the format has it
+    # so, the built-in name of its style (ISO/IEC 29500-1 17.16.5.68, \\o).
     def heading_level(paragraph)
       level = look(paragraph)[:outline_level]
-      return level if level.positive? || format != "docx"
+      return level if level.positive? || !conventions.headings_by_name
       style_name(paragraph)[/\Aheading ([1-9])\z/i, 1].to_i
     end
 
-    # The role of every paragraph by its look, words, place and style.
-    def suggestions
-      @suggestions ||= Survey::Suggestions.new(self)
-    end
-
-    # Takes the roles of another state of the document for this one's, where the two differ in styles alone.
-    def with_suggestions_of(other)
-      @suggestions ||= other.suggestions
-      self
-    end
-
-    # What every paragraph is, settled from decisions, styles and suggestions: Survey::Settled.
-    def settled
-      @settled ||= Survey::Settled.new(self)
-    end
-
-    # Takes what was settled for another state of the document for this one too.
-    def with_settled(settled)
-      @settled ||= settled
-      self
-    end
-
     def markers
-      @markers ||= numbering.markers(self)
-    end
-
-    # Its pages (Layout::Result) where they have been worked out, else nil: nobody waits for them unasked.
-    attr_reader :pages
-
-    # Works its pages out, from those of another state where they are known. Raises Layout::Defeated.
-    def lay_out(known: nil)
-      @pages ||= Layout.of(self, known:)
+      reading[:markers] ||= numbering.markers(self)
     end
 
     def word_count
-      @word_count ||= paragraphs.sum(&:word_count)
-    end
-
-    def seal
-      @seal ||= Seal.of(self)
+      reading[:word_count] ||= paragraphs.sum(&:word_count)
     end
 
     def inspect
@@ -303,7 +275,7 @@ module Norvel
 
     def remade(fields = FIELDS.to_h { |field| [field, public_send(field)] }, first: @first)
       same_styles = fields[:sheet].equal?(sheet) && fields[:numbering].equal?(numbering)
-      self.class.new(cascade: (@cascade if same_styles), known: @cascade || @known, first:, **fields)
+      self.class.new(first:, reading: reading.next(same_styles:), **fields)
     end
 
     def at_end(paragraph, anchors)

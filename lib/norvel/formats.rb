@@ -10,15 +10,15 @@ module Norvel
     # reader       ->(bytes, name:) { Document }, raises UnreadableFile
     # writer       ->(document) { Written }
     # template     ->(document) { bytes without what the document says }
-    # rules        how levels of styles combine in it, for Styles::Cascade
-    # retold       ->(document) { the document as a file of this format tells it, to be compared with what was written }
+    # conventions  Document::Conventions
+    # canonical    ->(document) { the document as a file of this format tells it, to be compared with what was written }
     # terms        what a Translation needs to know of it
     # builder      ->(document in its terms, Carried) { bytes of a new file }
     # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both
     # exist
-    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :rules, :retold, :terms,
-      :builder, :kinds,
-      retold: ->(document) { document }) do
+    Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :conventions, :canonical,
+      :terms, :builder, :kinds,
+      canonical: ->(document) { document }) do
       def extension
         extensions.keys.first
       end
@@ -114,9 +114,9 @@ module Norvel
         patched = as == document.format && document.source.respond_to?(:bytes)
         return Conversion.new(document, target).written unless patched
         written = self[as].writer.call(document)
-        retold = self[as].retold
-        again = retold.call(read_back(written.bytes, document))
-        lost = retold.call(document).seal.lost_in(again.seal)
+        canonical = self[as].canonical
+        again = canonical.call(read_back(written.bytes, document))
+        lost = Seal.of(canonical.call(document)).lost_in(Seal.of(again))
         if lost
           raise Unwritable, "The file that was written does not read back with the same #{lost}, " \
             "so it was not handed over."

@@ -10,8 +10,18 @@ module Norvel
 
     module_function
 
-    # A Result. known: that of another state, from which what is still true is taken. Raises Defeated.
+    # The pages of a document (a Result) where they have been worked out, else nil: nobody waits for them unasked.
+    def pages(document)
+      document.reading[Layout]
+    end
+
+    # Its pages, worked out where they have not been. known: those of another state, from which what is still true is
+    # taken. Raises Defeated.
     def of(document, known: nil)
+      document.reading[Layout] ||= worked_out(document, known)
+    end
+
+    def worked_out(document, known)
       values = known ? known.values : FieldValues::InText.new
       result = nil
       (1..ROUNDS).each do |round|
@@ -33,6 +43,6 @@ module Norvel
       stories.done
       Result.new(document, sheets, stories, heads, values, rounds: round)
     end
-    private_class_method :once
+    private_class_method :worked_out, :once
   end
 end

@@ -6,13 +6,19 @@ module Norvel
   # too: +objects+ digests images, note marks, fields, links, equations, boxes, comments, bookmarks, tables and cells,
   # each kind for itself; +counts+ says how many of each there are: {image: 3, note_mark: 12, …}.
   Seal = Struct.new(:words, :exact, :objects, :counts, :count) do
+    # That of a document, digested once.
     def self.of(document)
+      document.reading[Seal] ||= digest(document)
+    end
+
+    def self.digest(document)
       everything = document.everything
       sealed = everything.map(&:sealed_text).reject(&:empty?).join(" ")
       inventory = Document::Inventory.of(document)
       new(Digest::SHA256.hexdigest(sealed), Digest::SHA256.hexdigest(everything.map(&:text).join("\u2029")),
         inventory.digests, inventory.counts, document.word_count)
     end
+    private_class_method :digest
 
     def same_words?(other)
       words == other.words

@@ -8,6 +8,16 @@ module Norvel
       Report.new(document)
     end
 
+    # The name of a paragraph's role, as it is settled.
+    def self.role(document, paragraph)
+      SettledRoles.of(document).role(paragraph)
+    end
+
+    # Is that said by a person or a style, or suggested with enough confidence to act on it?
+    def self.sure?(document, paragraph)
+      SettledRoles.of(document).sure?(paragraph)
+    end
+
     # Everything the survey tells of one document, each worked out when asked.
     class Report
       attr_reader :document
@@ -60,7 +70,7 @@ module Norvel
           spacing_by_hand: by_hand.slice(:blank_paragraphs, :leading_spaces, :leading_tabs, :double_spaces,
             :line_breaks, :typed_numbers, :page_break_runs).transform_values(&indexes),
           roles: document.paragraphs.map { |paragraph|
-            document.suggestions[paragraph.id].then do |s|
+            Survey::Suggestions.of(document)[paragraph.id].then do |s|
               {index: places[paragraph.id], role: s.role, confidence: s.confidence.round(2), because: s.because}
             end
           }

@@ -15,7 +15,7 @@ RSpec.describe "notes, heads and feet" do
 
   it "have ids of their own, and roles by where they stand" do
     expect(document.everything.map(&:id).uniq.size).to eq document.everything.size
-    expect([note_id, foot_id].map { |id| document.settled.role(document.paragraph(id)) }).to eq %w[note running_head]
+    expect([note_id, foot_id].map { |id| Norvel::Survey.role(document, document.paragraph(id)) }).to eq %w[note running_head]
     expect([document.working.size, document.story_of(foot_id).kind, document.story_of(1)]).to eq [3, "footer", nil]
   end
 

@@ -23,7 +23,7 @@ RSpec.describe Norvel::Structure::Captions do
   def as_odt(document) = Norvel::Formats.read(Norvel::Formats.write(document, as: "odt").bytes, name: "c.odt")
 
   def found(document, rules = "missing: allow")
-    Norvel::Guide::Check.new(guide(rules), document.tap(&:lay_out)).findings.select { |one| one.rule == "captions.number" }
+    Norvel::Guide::Check.new(guide(rules), document.tap { |one| Norvel::Layout.of(one) }).findings.select { |one| one.rule == "captions.number" }
   end
 
   def told(document, *rules) = found(document, *rules).map { |one| [one.message, one.mend&.safe] }
@@ -202,14 +202,14 @@ RSpec.describe Norvel::Structure::Captions do
         expect { Norvel::Edits::PutInContents.new(one.paragraphs[0].id, captions: "Figure").change(one) }.to raise_error(Norvel::Refused, /counted first/)
         now = Norvel::Edits::PutInContents.new(one.paragraphs[0].id, captions: "Figure", heading: "List of figures").apply(mended(one)).after
         again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: one.name)
-        again.lay_out
+        Norvel::Layout.of(again)
         lists = Norvel::Structure::ContentsLists.new(again)
         expect(lists.lists.map(&:captions)).to eq ["Figure"]
         upwards = Norvel::Edits::MoveParagraphs.new([again.paragraphs.last.id], "up")
-        moved = [upwards, upwards, Norvel::Edits::RefreshNumbers.new].inject(again) { |now, edit| edit.change(now) }.tap(&:lay_out)
+        moved = [upwards, upwards, Norvel::Edits::RefreshNumbers.new].inject(again) { |now, edit| edit.change(now) }.tap { |one| Norvel::Layout.of(one) }
         rules = Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: list_of_figures}]\n")
         expect(Norvel::Guide::Check.new(rules, moved).findings.map { |one| [one.rule, one.message] }).to eq [["contents.stale", "2 entries are wrong in the list of figures"]]
-        fresh = Norvel::Edits::RefreshLists.new.apply(moved).after.tap(&:lay_out)
+        fresh = Norvel::Edits::RefreshLists.new.apply(moved).after.tap { |one| Norvel::Layout.of(one) }
         expect(Norvel::Guide::Check.new(rules, fresh).findings).to eq []
         expect(lists.compared(lists.lists.first).map { |row| [row.entry.text, row.wrong] }).to eq [["Figure 1. Tides\t1", nil], ["Figure 2. Weirs\t1", nil]]
       end

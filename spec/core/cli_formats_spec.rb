@@ -27,7 +27,7 @@ RSpec.describe Norvel::CLI do
     {clear: ["--keep", "emphasis"], set: ["--value", "line_spacing=1.5", "--on", "body"], mend: ["--guide", "ravelmouth-house"], apply: ["--template", "ravelmouth-report"]}.each do |command, options|
       status, _, error = norvel(command.to_s, minutes, *options, "--output", out("#{command}.odt"))
       expect([status, error]).to eq [0, ""]
-      expect(read(out("#{command}.odt")).seal.words).to eq(read(minutes).seal.words) unless command == :mend
+      expect(Norvel::Seal.of(read(out("#{command}.odt"))).words).to eq(Norvel::Seal.of(read(minutes)).words) unless command == :mend
     end
     expect(JSON.parse(norvel("check", out("mend.odt"), "--guide", "ravelmouth-house", "--json")[1])["counts"]["must"]).to be < 20
   end
@@ -40,7 +40,7 @@ RSpec.describe Norvel::CLI do
       expect(data["carried"].keys).to eq %w[approximate not_carried]
     end
     expect(Norvel::Formats::Container.new(File.binread(out("x.ott"))).read("mimetype")).to eq Norvel::Formats::Odt::TEMPLATE_TYPE
-    expect(read(out("x.docx")).seal.words).to eq read(minutes).seal.words
+    expect(Norvel::Seal.of(read(out("x.docx"))).words).to eq Norvel::Seal.of(read(minutes)).words
   end
 
   it "dresses a text in a template" do

@@ -64,7 +64,7 @@ RSpec.describe Norvel::CLI do
     expect(cleared.paragraphs.map { |p| p.direct.keys }.flatten.uniq).to eq []
     expect(cleared.paragraphs.flat_map(&:runs).flat_map { |run| run.direct.keys }.uniq).to match_array %i[italic italic_complex position]
     expect(norvel("convert", file, output).first).to eq 0
-    expect(Norvel::Formats.read_file(output).seal).to eq Norvel::Formats.read_file(file).seal
+    expect(Norvel::Seal.of(Norvel::Formats.read_file(output))).to eq Norvel::Seal.of(Norvel::Formats.read_file(file))
   end
 
   it "lists guides" do

@@ -83,7 +83,7 @@ RSpec.describe Norvel::Consistency do
         it "#{format}: #{words_} #{rule}" do
           made = docx(body.call(self), styles: heading_styles + caption, footer: page_number)
           document = (format == "docx") ? made : Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt")
-          document.lay_out if rule.start_with?("page_ends")
+          Norvel::Layout.of(document) if rule.start_with?("page_ends")
           found = described_class.of(document, rules: [rule[/\A\w+/]])
           expect(found.map(&:message)).to((words_ == "raises") ? be_one.or(be_many) : eq([]))
         end
@@ -118,7 +118,7 @@ RSpec.describe Norvel::Consistency do
   end
 
   it "takes a table that goes over a page without a repeated row, and none with one" do
-    found = [false, true].map { |repeated| described_class.of(docx(text(30) + long_table(repeated) + text).tap(&:lay_out), rules: ["page_ends"]).map(&:message) }
+    found = [false, true].map { |repeated| described_class.of(docx(text(30) + long_table(repeated) + text).tap { |one| Norvel::Layout.of(one) }, rules: ["page_ends"]).map(&:message) }
     expect(found).to match [[/goes on over 2 pages, and its first row is not repeated/], []]
   end
 

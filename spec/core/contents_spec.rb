@@ -33,7 +33,7 @@ RSpec.describe Norvel::Structure::ContentsLists do
   end
 
   def should(document, number = 0)
-    document.lay_out
+    Norvel::Layout.of(document)
     lists = described_class.new(document)
     lists.wanted(lists.lists[number]).map { |one| [one.text, one.label] }
   end
@@ -70,7 +70,7 @@ RSpec.describe Norvel::Structure::ContentsLists do
         grown = Norvel::Edits::AddParagraphs.new(document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }.id,
           [Norvel::Edits::AddParagraphs::Piece.new(document.sheet.called("Body Text").id, [["more words of text " * 400, {}]])]).apply(document).after
         changed = retyped(grown, heading.id, "Another last heading")
-        changed.lay_out
+        Norvel::Layout.of(changed)
         lists = described_class.new(changed)
         wrong = lists.compared(lists.lists[0]).select(&:wrong)
         expect(wrong.map(&:wrong)).to include(a_string_starting_with("says page"), a_string_starting_with("says “"))
@@ -177,19 +177,19 @@ RSpec.describe Norvel::Structure::ContentsLists do
   it "has a page of its own where a page began, in the section before where one ends" do
     document = listed(:docx)
     list = described_class.in(document)[0]
-    document.lay_out
+    Norvel::Layout.of(document)
     first = document.paragraphs[list.first - 1]
-    expect([first.text, document.pages.sheet_of(first.id).lines.first.text]).to eq %w[Contents Contents]
+    expect([first.text, Norvel::Layout.pages(document).sheet_of(first.id).lines.first.text]).to eq %w[Contents Contents]
     chapter = document.paragraphs.find { |one| one.text.start_with?("CHAPTER 1") && document.look(one)[:outline_level] == 1 }
-    expect(document.pages.sheet_of(chapter.id).lines.first.text).to start_with "CHAPTER 1"
+    expect(Norvel::Layout.pages(document).sheet_of(chapter.id).lines.first.text).to start_with "CHAPTER 1"
     whole = headed(:docx)
     body = whole.paragraphs.find { |one| one.text.start_with?("CHAPTER 1") }
     matter = Norvel::Edits::SetMatters::Matter
     numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: whole.paragraphs[0].id, format: "lower_roman"), matter.new(paragraph: body.id, start: 1)]).apply(whole).after
     apart = Norvel::Edits::PutInContents.new(body.id, levels: 1).apply(numbered).after
-    apart.lay_out
+    Norvel::Layout.of(apart)
     list = described_class.in(apart)[0]
-    expect(apart.pages.label_of(apart.paragraphs[list.first].id)).to eq "iii"
+    expect(Norvel::Layout.pages(apart).label_of(apart.paragraphs[list.first].id)).to eq "iii"
     expect(lines(apart).map(&:last).first(3)).to eq ["ii", "1", lines(apart)[2][1]]
     expect(lines(reread(apart))).to eq should(apart)
   end
@@ -203,8 +203,8 @@ RSpec.describe Norvel::Structure::ContentsLists do
     made = Norvel::Edits::PutInContents.new(3, levels: 1).apply(numbered).after
     odt = Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt")
     [made, reread(made), odt].each do |one|
-      one.lay_out
-      expect(one.pages.sheets.map(&:label)).to eq %w[i ii 1 2]
+      Norvel::Layout.of(one)
+      expect(Norvel::Layout.pages(one).sheets.map(&:label)).to eq %w[i ii 1 2]
       expect(lines(one)).to eq [%w[Abstract i], ["Chapter 1", "1"], ["Chapter 2", "2"]]
     end
   end
@@ -223,20 +223,20 @@ RSpec.describe Norvel::Structure::ContentsLists do
     heading = p(r("One"), '<w:pStyle w:val="H1"/>') + p(r("Two"), '<w:pStyle w:val="H1"/>')
     entry = ->(text, label) { %(<w:r><w:t>#{text}</w:t></w:r><w:r><w:tab/></w:r>#{begun["PAGEREF _Toc1 \\h"]}#{r(label)}#{ended}) }
     body = p(begun['TOC \\o "1-3" \\h'] + entry["One", "9"]) + p(entry["Old", "1"]) + p(ended) + heading
-    document = docx(body, styles:).tap(&:lay_out)
+    document = docx(body, styles:).tap { |one| Norvel::Layout.of(one) }
     lists = described_class.new(document)
     expect(lists.lists.map { |list| [list.levels, list.first, list.last] }).to eq [[1..3, 0, 2]]
     expect(lists.compared(lists.lists[0]).map(&:wrong)).to eq ["says page 9", "says “Old”"]
     fresh = Norvel::Edits::RefreshContents.new(0).apply(document).after
     expect(lines(reread(fresh))).to eq [%w[One 1], %w[Two 1]]
-    expect(reread(fresh).seal.counts[:field]).to eq document.seal.counts[:field]
+    expect(Norvel::Seal.of(reread(fresh)).counts[:field]).to eq Norvel::Seal.of(document).counts[:field]
     expect(described_class.in(docx(p(begun["TOC"] + r("never closed")) + heading, styles:))).to eq []
   end
 
   describe "rules" do
     let(:guide) { Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: contents, required: true, levels: 2}]\n") }
 
-    def found(document) = Norvel::Guide::Check.new(guide, document.tap(&:lay_out)).findings
+    def found(document) = Norvel::Guide::Check.new(guide, document.tap { |one| Norvel::Layout.of(one) }).findings
 
     it "ask for a list, for its levels, and that it is right; one mend brings it up to date" do
       document = headed(:docx)
@@ -271,7 +271,7 @@ RSpec.describe Norvel::Structure::ContentsLists do
       docx(p(r("Contents")) + entries.map { |entry| p(r(entry) + ((entry == entries.last) ? ending : "")) }.join + heading[1, "Of tide mills"] + p(r("Words of the text stand here.")) + heading[2, "Their wheels"] + p(r("More words.")) + heading[1, "Of dues"] + p(r("Last words.")), styles:)
     end
 
-    def found(document) = Norvel::Guide::Check.new(guide, document.tap(&:lay_out)).findings
+    def found(document) = Norvel::Guide::Check.new(guide, document.tap { |one| Norvel::Layout.of(one) }).findings
 
     def replaced(document) = found(document).then { |list| list.first.mend.edit(list, guide).apply(document).after }
 
@@ -283,9 +283,9 @@ RSpec.describe Norvel::Structure::ContentsLists do
       expect(now.paragraphs.size).to eq document.paragraphs.size
       again = reread(now)
       expect([lines(again), found(again)]).to eq [should(again), []]
-      plan = Norvel::Guide::Plan.new(guide, document.with.tap(&:lay_out))
+      plan = Norvel::Guide::Plan.new(guide, document.with.tap { |one| Norvel::Layout.of(one) })
       expect([plan.left, plan.words_unchanged?]).to eq [[], true]
-      expect(Norvel::Guide::MendSafe.new(guide).apply(document.with.tap(&:lay_out)).after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
+      expect(Norvel::Guide::MendSafe.new(guide).apply(document.with.tap { |one| Norvel::Layout.of(one) }).after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
     end
 
     it "ask where their lines are others" do
@@ -297,7 +297,7 @@ RSpec.describe Norvel::Structure::ContentsLists do
 
     it "keep the break after them" do
       now = replaced(typed("Of tide mills\t3", "Their wheels\t4", "Of dues\t5", ending: '<w:r><w:br w:type="page"/></w:r>'))
-      expect(now.lay_out.sheets.size).to eq 2
+      expect(Norvel::Layout.of(now).sheets.size).to eq 2
       expect(lines(reread(now))).to eq [["Of tide mills", "2"], ["Their wheels", "2"], ["Of dues", "2"]]
     end
   end

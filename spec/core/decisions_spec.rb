@@ -8,9 +8,9 @@ RSpec.describe Norvel::Edits::Decide do
   def decide(said, ids = [1]) = described_class.new(ids, said).apply(document)
 
   it "makes a role of what was suggested otherwise, and no heading of one" do
-    expect([document.suggestions.role(1), decide("quote").after.suggestions.role(1)]).to eq %w[heading_1 quote]
+    expect([Norvel::Survey::Suggestions.of(document).role(1), Norvel::Survey::Suggestions.of(decide("quote").after).role(1)]).to eq %w[heading_1 quote]
     none = decide(Norvel::Document::NO_HEADING).after
-    expect([none.suggestions[1].heading?, none.suggestions.role(4), none.settled[none.paragraph(1)].by]).to eq [false, "heading_1", :decision]
+    expect([Norvel::Survey::Suggestions.of(none)[1].heading?, Norvel::Survey::Suggestions.of(none).role(4), Norvel::Survey::SettledRoles.of(none)[none.paragraph(1)].by]).to eq [false, "heading_1", :decision]
   end
 
   it "wins over a style, too: what the style says is found and mended" do

@@ -9,7 +9,7 @@ RSpec.describe "files of extremes" do
   stages = {
     "read" => ->(held) { held[:document] = Norvel::Formats.read(held[:bytes], name: held[:name]) },
     "checked" => ->(held) { Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), held[:document]).findings },
-    "laid out" => ->(held) { held[:document].lay_out },
+    "laid out" => ->(held) { Norvel::Layout.of(held[:document]) },
     "planned" => ->(held) { Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"), held[:document]).left },
     "converted" => ->(held) do
       (%w[odt docx html markdown] - [held[:document].format]).each do |format|

@@ -10,7 +10,7 @@ RSpec.describe Norvel::Layout::LayoutBefore do
 
   # Lays the change out from the state before, and anew.
   def both(before, after)
-    known = after.lay_out(known: before.lay_out)
+    known = Norvel::Layout.of(after, known: Norvel::Layout.of(before))
     [known, Norvel::Layout.of(after.with)]
   end
 
@@ -19,13 +19,13 @@ RSpec.describe Norvel::Layout::LayoutBefore do
     document.replace([paragraph.with(runs: [paragraph.runs.first.with(text:)].freeze)])
   end
 
-  let(:document) { thesis.with.tap(&:lay_out) }
+  let(:document) { thesis.with.tap { |one| Norvel::Layout.of(one) } }
   let(:worded) { document.paragraphs.reject { |one| one.blank? || one.special? } }
 
   it "shares the sheets that a change does not reach" do
     known, anew = both(document, retyped(document, worded[200].id, worded[200].text.sub(/\w+/, "Ferry")))
     expect(seen(known)).to eq seen(anew)
-    shared = known.sheets.count { |sheet| document.pages.sheets.any? { |other| other.equal?(sheet) } }
+    shared = known.sheets.count { |sheet| Norvel::Layout.pages(document).sheets.any? { |other| other.equal?(sheet) } }
     expect(shared).to be > 60
   end
 
@@ -44,11 +44,11 @@ RSpec.describe Norvel::Layout::LayoutBefore do
     now = document
     25.times do |n|
       after = retyped(now, worded[n * 7].id, "#{worded[n * 7].text} #{n}")
-      after.lay_out(known: now.pages)
+      Norvel::Layout.of(after, known: Norvel::Layout.pages(now))
       now = after
     end
     expect(held.call - before).to be < 6 # the stack may still name some
-    expect(now.pages.stories.setting.blocks.size).to be <= now.everything.size
+    expect(Norvel::Layout.pages(now).stories.setting.blocks.size).to be <= now.everything.size
   end
 
   # Random edits of every kind, one after the other, each laid out from the one before.
@@ -65,7 +65,7 @@ RSpec.describe Norvel::Layout::LayoutBefore do
     ]
     PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..9_999), min: 1, max: 4)).with_config(n_runs: 12) do |numbers|
       now = document
-      now.lay_out
+      Norvel::Layout.of(now)
       numbers.each do |n|
         after = begin
           makers[n % makers.size].call(now, n / makers.size).apply(now).after

@@ -5,7 +5,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   def in_times = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
   def wide = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
 
-  def laid(body, section: wide, **parts) = docx(body + section, **parts).lay_out
+  def laid(body, section: wide, **parts) = Norvel::Layout.of(docx(body + section, **parts))
 
   def lines(body, **parts) = laid(body, **parts).sheets.flat_map(&:lines)
 
@@ -14,7 +14,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   let(:times) { Norvel::Layout::Letters.new(Norvel::Styles::Look.new({font: "Times New Roman", size: 12.0, position: "normal", letter_spacing: 0.0})) }
 
   it "holds every letter of a paragraph, once and in order, whatever it is made of" do
-    thesis.lay_out.sheets.flat_map(&:lines).group_by { |line| line.block.paragraph }.first(300).each do |paragraph, found|
+    Norvel::Layout.of(thesis).sheets.flat_map(&:lines).group_by { |line| line.block.paragraph }.first(300).each do |paragraph, found|
       plain = ->(text) { text.gsub(/[\s\d]+/, "") }
       expect(plain[found.map(&:text).join]).to eq plain[paragraph.text]
     end
@@ -101,8 +101,8 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(width['<w:kern w:val="20"/>']).to be < width["<w:b w:val=\"0\"/>"] - 3
     expect(width['<w:kern w:val="40"/>']).to eq width["<w:b w:val=\"0\"/>"]
     open = ->(said) { OpenDocument.new('<text:p text:style-name="P1">AVATAR</text:p>', automatic: %(<style:style style:name="P1" style:family="paragraph"><style:text-properties fo:font-size="12pt" style:letter-kerning="#{said}"/></style:style>)).document }
-    expect(open["true"].lay_out.sheets[0].lines[0].width).to be < open["false"].lay_out.sheets[0].lines[0].width - 3
-    expect(reread(open["true"]).lay_out.sheets[0].lines[0].width).to eq open["true"].lay_out.sheets[0].lines[0].width
+    expect(Norvel::Layout.of(open["true"]).sheets[0].lines[0].width).to be < Norvel::Layout.of(open["false"]).sheets[0].lines[0].width - 3
+    expect(Norvel::Layout.of(reread(open["true"])).sheets[0].lines[0].width).to eq Norvel::Layout.of(open["true"]).sheets[0].lines[0].width
   end
 
   # Source: 29500-1 17.3.1.33; published-values 2.3.
@@ -119,7 +119,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   it "takes the larger of two spaces, their sum where the file says so, none between its own" do
     gap = lambda do |more = "", sum: false|
       document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") + p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + wide)
-      one, two = document.with(settings: document.settings.with(sum_spaces: sum)).lay_out.sheets.flat_map(&:lines)
+      one, two = Norvel::Layout.of(document.with(settings: document.settings.with(sum_spaces: sum))).sheets.flat_map(&:lines)
       (two.top - one.top - one.height).round(2)
     end
     expect([gap[], gap["", sum: true], gap["<w:contextualSpacing/>"]]).to eq [10.0, 15.0, 5.0]
@@ -128,7 +128,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   it "puts markers of lists before their text and not into it" do
     numbering = '<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1."/><w:pPr><w:ind w:left="720" w:hanging="360"/></w:pPr></w:lvl></w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
     body = p(t("entry " * 40), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>') + wide
-    found = Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx").lay_out.sheets.flat_map(&:lines)
+    found = Norvel::Layout.of(Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx")).sheets.flat_map(&:lines)
     expect(found[0].text).to start_with "entry"
     expect(found[0].spans.map { |span| [span.text[0, 5], span.x.round] }).to include(["1.", 90], ["entry", 108])
     expect(found[1].left).to eq 108.0
@@ -151,7 +151,7 @@ RSpec.describe Norvel::Layout::TextSetting do
     long = p(t("concatenation of typographical requirements " * 12, '<w:lang w:val="en-US"/>'), '<w:ind w:right="6000"/>')
     expect(lines(long).map(&:text)).to all(satisfy { |text| !text.end_with?("-") })
     asked = Norvel::Formats.read(package(long + wide), name: "a.docx").then { |d| d.with(settings: d.settings.with(hyphenated: true)) }
-    found = asked.lay_out.sheets.flat_map(&:lines)
+    found = Norvel::Layout.of(asked).sheets.flat_map(&:lines)
     expect(found.count { |line| line.text.end_with?("-") }).to be > 3
     expect(found.map(&:text).join(" ").gsub("- ", "")).to eq asked.paragraphs[0].text.strip
   end

@@ -17,7 +17,7 @@ RSpec.describe Norvel::Layout::Pages do
 
   def ending(section) = p("", "#{exact}#{section}")
 
-  def laid(body, last = section, **parts) = docx(body + last, **parts).lay_out
+  def laid(body, last = section, **parts) = Norvel::Layout.of(docx(body + last, **parts))
 
   def told(pages) = pages.sheets.map { |sheet| [sheet.label, sheet.ended_by, sheet.lines.size] }
 
@@ -104,7 +104,7 @@ RSpec.describe Norvel::Layout::Pages do
 
     it "swap inside and outside margins on left pages where they are mirrored" do
       document = docx(lines(15) + section.sub('w:left="0"', 'w:left="1000"'))
-      pages = document.with(settings: document.settings.with(mirrored: true)).lay_out
+      pages = Norvel::Layout.of(document.with(settings: document.settings.with(mirrored: true)))
       expect(pages.sheets.map { |sheet| sheet.frame.left }).to eq [50.0, 0.0]
     end
   end
@@ -171,7 +171,7 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   it "numbers a note that has no sign of its own, and raises its mark, in an .odt" do
-    pages = Norvel::Formats.read(Demo::Minutes.new.bytes, name: "m.odt").lay_out
+    pages = Norvel::Layout.of(Norvel::Formats.read(Demo::Minutes.new.bytes, name: "m.odt"))
     expect(pages.sheets[0].note_lines.map(&:text)).to eq ["1 As the survey of 2019 foretold."]
     mark = pages.sheets[0].lines.flat_map(&:spans).find { |span| span.text == "1" && span.letters.rise.positive? }
     expect(mark).not_to be_nil

@@ -39,7 +39,7 @@ RSpec.describe Norvel::Survey::LineBreaks do
     expect(groups.transform_values { |group| group.first.mend&.safe }).to eq("join_lines" => true, "split_at_breaks" => false, "drop_last_breaks" => true, nil => nil)
     after = groups.except(nil).values.inject(document) { |now, group| group.edit(check.guide).apply(now).after }
     expect(after.paragraphs.map(&:text)).to eq ["#{long[0..-2]}, and he signed it. #{long}", long, long, long, long, "Harbour office\nRavelmouth"]
-    expect([after.seal.words, reread(after).paragraphs.size]).to eq [document.seal.words, 6]
+    expect([Norvel::Seal.of(after).words, reread(after).paragraphs.size]).to eq [Norvel::Seal.of(document).words, 6]
     parts = Norvel::Guide::Plan.new(Norvel::Guide.none, document).parts.to_h { |part| [part.kind, part.off] }
     expect(parts).to include("join_lines" => false, "drop_last_breaks" => false, "split_at_breaks" => true)
   end

@@ -109,7 +109,7 @@ RSpec.describe Norvel::Markup do
       document = dress(gauge)
       expect(document.markers.values).to eq ["1.", "2.", "3.", "–", "–", "•", "•", "•"]
       expect([document.tables.first.header_rows, document.tables.first.rows.size]).to eq [1, 4]
-      expect(document.seal.counts).to include(note_mark: 2, link: 1)
+      expect(Norvel::Seal.of(document).counts).to include(note_mark: 2, link: 1)
       emphasised = document.paragraphs.flat_map { |one| one.runs.select { |run| document.run_look(run, one)[:italic] }.map(&:text) }
       expect(emphasised).to include("two centimetres", "dry")
     end

@@ -14,10 +14,10 @@ RSpec.describe Norvel::Edits::SetMatters do
       matter(paragraph: chapter(document).id, start: 1, **body)])
   end
 
-  def labels(document) = document.lay_out.sheets.map(&:label)
+  def labels(document) = Norvel::Layout.of(document).sheets.map(&:label)
 
   def shown(document)
-    pages = document.lay_out
+    pages = Norvel::Layout.of(document)
     pages.sheets.map { |sheet| pages.heads(sheet).flat_map { |_, _, _, column| column.pieces.map { |piece| piece.block.copy.text } }.join }
   end
 
@@ -27,13 +27,13 @@ RSpec.describe Norvel::Edits::SetMatters do
     change = numbered(thesis).apply(thesis)
     expect(labels(change.after)).to eq(%w[i ii] + (1..74).map(&:to_s))
     expect(shown(change.after).first(4)).to eq ["", "ii", "1", "2"]
-    expect(change.after.seal.same_words?(thesis.seal)).to be true
+    expect(Norvel::Seal.of(change.after).same_words?(Norvel::Seal.of(thesis))).to be true
     back = change.take_back(change.after)
     expect([back.sections, back.paragraphs]).to eq [thesis.sections, thesis.paragraphs]
   end
 
   it "leaves no blank page where a page break stood before the body" do
-    expect(numbered(thesis).apply(thesis).after.lay_out.sheets.size).to eq thesis.lay_out.sheets.size
+    expect(Norvel::Layout.of(numbered(thesis).apply(thesis).after).sheets.size).to eq Norvel::Layout.of(thesis).sheets.size
   end
 
   %i[thesis minutes].each do |name|
@@ -126,7 +126,7 @@ RSpec.describe Norvel::Edits::SetMatters do
 
   describe "rules" do
     def found(document, rules = /label|restart|shown_from|place/)
-      Norvel::Guide::Check.new(thesis_guide, document.with.tap(&:lay_out)).findings.select { |one| one.rule.match?(/pagination\.(?:#{rules})/) }
+      Norvel::Guide::Check.new(thesis_guide, document.with.tap { |one| Norvel::Layout.of(one) }).findings.select { |one| one.rule.match?(/pagination\.(?:#{rules})/) }
     end
 
     it "find labels that are not as the guide asks, and one mend sets them all" do
@@ -143,21 +143,21 @@ RSpec.describe Norvel::Edits::SetMatters do
     it "find chapters that begin within a page, or on the wrong side, and begin them on a page" do
       styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
       head = ->(text) { p(r(text), '<w:pStyle w:val="H1"/>') }
-      document = docx(head["One"] + p(r("text")) * 3 + head["Two"] + p(r("text")), styles:).tap(&:lay_out)
-      check = ->(doc, word) { Norvel::Guide::Check.new(Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {chapters_start: #{word}}\n"), doc.with.tap(&:lay_out)) }
+      document = docx(head["One"] + p(r("text")) * 3 + head["Two"] + p(r("text")), styles:).tap { |one| Norvel::Layout.of(one) }
+      check = ->(doc, word) { Norvel::Guide::Check.new(Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {chapters_start: #{word}}\n"), doc.with.tap { |one| Norvel::Layout.of(one) }) }
       finding = check[document, "new_page"].findings.first
       expect([finding.message, finding.found, finding.mend.safe]).to eq ["“Two” does not begin on a new page", "within page 1", true]
       mended = finding.mend.edit([finding], thesis_guide).apply(document).after
       expect(check[mended, "new_page"].findings).to eq []
-      expect(mended.lay_out.sheets.map(&:ended_by)).to eq %i[page_break_before end]
+      expect(Norvel::Layout.of(mended).sheets.map(&:ended_by)).to eq %i[page_break_before end]
       expect(check[mended, "odd_page"].findings.map { |one| [one.found, one.mend.name] }).to eq [["on a left page", "begin_chapters"]]
     end
 
     it "find a label at another place, and one that is missing" do
       guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: body, place: top_right}]}\n")
-      pages = thesis.with.tap(&:lay_out)
+      pages = thesis.with.tap { |one| Norvel::Layout.of(one) }
       expect(Norvel::Guide::Check.new(guide, pages).findings.map { |one| [one.message, one.found] }).to eq [["The label of page 3 does not stand at the top right", "bottom center"]]
-      bare = docx(p(r("text"))).tap(&:lay_out)
+      bare = docx(p(r("text"))).tap { |one| Norvel::Layout.of(one) }
       expect(Norvel::Guide::Check.new(guide, bare).findings.map(&:found)).to eq ["nowhere"]
     end
   end

@@ -13,12 +13,12 @@ RSpec.describe "odd pages" do
 
   # Everything that Sheets asks of a document, and an edit of each kind that is not refused; each is written.
   def bear(document)
-    document.lay_out
+    Norvel::Layout.of(document)
     Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), document).findings
     Norvel::Structure::Parts.new(document).list
     lists = Norvel::Structure::ContentsLists.new(document)
     lists.lists.each { |list| lists.compared(list) }
-    edits(document).filter_map { |edit| made(document, edit) }.each { |now| expect(again(now).lay_out.sheets.size).to eq now.lay_out.sheets.size }
+    edits(document).filter_map { |edit| made(document, edit) }.each { |now| expect(Norvel::Layout.of(again(now)).sheets.size).to eq Norvel::Layout.of(now).sheets.size }
   end
 
   def edits(document)

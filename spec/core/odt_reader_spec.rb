@@ -275,7 +275,7 @@ RSpec.describe "An OpenDocument text" do
       document = read(p('a<text:note text:note-class="endnote"><text:note-citation>i</text:note-citation><text:note-body><text:p>the note</text:p></text:note-body></text:note>b'))
       expect(texts(document)).to eq ["ab"]
       expect(document.stories.map { |one| [one.kind, one.text] }).to eq [["endnote", "the note"]]
-      expect(document.seal.counts).to eq(note_mark: 1)
+      expect(Norvel::Seal.of(document).counts).to eq(note_mark: 1)
     end
 
     it "reads comments as comments, with who made them (14.1)" do
@@ -298,7 +298,7 @@ RSpec.describe "An OpenDocument text" do
 
     it "reads links and bookmarks" do
       document = read(p('<text:a xlink:href="https://ravelmouth.example/">out</text:a> <text:a xlink:href="#here">in</text:a> <text:bookmark text:name="here"/>'))
-      expect(document.seal.counts).to eq(link: 2, bookmark: 2)
+      expect(Norvel::Seal.of(document).counts).to eq(link: 2, bookmark: 2)
     end
 
     it "goes through sections, indexes and numbered paragraphs" do

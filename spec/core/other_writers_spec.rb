@@ -20,7 +20,7 @@ RSpec.describe "files of other writers" do
   # Everything that is done with a document.
   def worked(document)
     check = Norvel::Guide::Check.new(thesis_guide, document)
-    document.lay_out
+    Norvel::Layout.of(document)
     mended = Norvel::Guide::MendSafe.new(thesis_guide).apply(document).after
     other = %w[docx fodt].find { |format| format != document.format }
     [check.findings, Norvel::Guide::Check.new(thesis_guide, document, before: check).findings, Norvel::Formats.write(mended).bytes,
@@ -78,16 +78,16 @@ RSpec.describe "files of other writers" do
     it "may end with a paragraph that says so, by its style or by hand" do
       style = ->(name, parent = "") { %(<style:style style:name="#{name}" style:family="paragraph" #{parent}><style:paragraph-properties fo:break-after="page"/></style:style>) }
       document = fodt('<text:p text:style-name="P1">a</text:p><text:p text:style-name="S">b</text:p><text:p>c</text:p>', automatic: style["P1"], styles: style["S"])
-      expect(document.lay_out.sheets.map { |sheet| [sheet.lines.map(&:text), sheet.ended_by] }).to eq [[["a"], :page_break], [["b"], :page_break], [["c"], :end]]
+      expect(Norvel::Layout.of(document).sheets.map { |sheet| [sheet.lines.map(&:text), sheet.ended_by] }).to eq [[["a"], :page_break], [["b"], :page_break], [["c"], :end]]
       converted = Norvel::Formats.read(Norvel::Formats.write(document, as: "docx").bytes, name: "x.docx")
-      expect(converted.lay_out.sheets.map { |sheet| sheet.lines.map(&:text) }).to eq [["a"], ["b"], ["c"]]
+      expect(Norvel::Layout.of(converted).sheets.map { |sheet| sheet.lines.map(&:text) }).to eq [["a"], ["b"], ["c"]]
     end
 
     def headed(box, lines: 3)
       layout = %(<style:page-layout style:name="L"><style:page-layout-properties fo:page-width="595pt" fo:page-height="842pt" fo:margin-top="40pt" fo:margin-bottom="40pt" fo:margin-left="70pt" fo:margin-right="70pt"/>) +
         "<style:header-style><style:header-footer-properties #{box}/></style:header-style></style:page-layout>"
       master = %(<style:master-page style:name="Standard" style:page-layout-name="L"><style:header>#{"<text:p>head</text:p>" * lines}</style:header></style:master-page>)
-      fodt("<text:p>a</text:p>", automatic: layout, masters: master).lay_out.sheets.first.frame.top.round(1)
+      Norvel::Layout.of(fodt("<text:p>a</text:p>", automatic: layout, masters: master)).sheets.first.frame.top.round(1)
     end
 
     # ISO/IEC 26300-1 17.3, 20.254: a least height grows with what stands in it, and keeps its gap unless that is dynamic.
@@ -102,7 +102,7 @@ RSpec.describe "files of other writers" do
     # ISO/IEC 29500-1 17.6.11: a negative margin is the distance of the text, whatever the head takes.
     it "have a margin that no head pushes, in a .docx that says it as negative, kept when written" do
       bytes = package(p(r("x")) + section(top: -720), footer: page_number)
-      tall = ->(top) { with_tall_head(bytes.dup, top).lay_out.sheets.first.frame.top }
+      tall = ->(top) { Norvel::Layout.of(with_tall_head(bytes.dup, top)).sheets.first.frame.top }
       expect([tall[-720], tall[720] > 60]).to eq [36.0, true]
       document = with_tall_head(bytes, -720)
       changed = document.with(sections: [document.sections.first.with(margin_top: 50.0)].freeze)

@@ -6,10 +6,10 @@ require "open3"
 RSpec.describe "page set-up" do
   def guide(page) = Norvel::Guide.new("norvel_guide: 1\nname: G\n#{page}\n")
 
-  def found(document, page) = Norvel::Guide::Check.new(guide(page), document.tap(&:lay_out)).findings.map { |one| [one.rule, one.message, one.mend&.safe] }
+  def found(document, page) = Norvel::Guide::Check.new(guide(page), document.tap { |one| Norvel::Layout.of(one) }).findings.map { |one| [one.rule, one.message, one.mend&.safe] }
 
   def mended(document, page)
-    list = Norvel::Guide::Check.new(guide(page), document.tap(&:lay_out)).findings
+    list = Norvel::Guide::Check.new(guide(page), document.tap { |one| Norvel::Layout.of(one) }).findings
     list.first.mend.edit(list.select { |one| one.mend == list.first.mend }, guide(page)).apply(document).after
   end
 
@@ -34,7 +34,7 @@ RSpec.describe "page set-up" do
 
   # [label, does it lie?, its words] of every sheet.
   def sheets(document)
-    document.lay_out.sheets.map { |sheet| [sheet.label, document.sections[sheet.section - 1].landscape?, sheet.lines.map { |line| line.text.strip }.reject(&:empty?).join(" ")] }
+    Norvel::Layout.of(document).sheets.map { |sheet| [sheet.label, document.sections[sheet.section - 1].landscape?, sheet.lines.map { |line| line.text.strip }.reject(&:empty?).join(" ")] }
   end
 
   let(:wide) { made(p(r("Before it.")), caption("Table 1. Dues"), table([%w[a b c]]), p(r("After it."))) }
@@ -71,13 +71,13 @@ RSpec.describe "page set-up" do
       second = close.paragraphs.find { |one| one.text == "c" }
       expect { described_class.new(second.id).change(close) }.to raise_error(Norvel::Refused, /Two tables/)
       alone = made(table([%w[a b]]))
-      expect(sheets(again(turned(alone).after)).map { |_, lies, _| lies }).to eq [true, true].first(turned(alone).after.lay_out.sheets.size)
+      expect(sheets(again(turned(alone).after)).map { |_, lies, _| lies }).to eq [true, true].first(Norvel::Layout.of(turned(alone).after).sheets.size)
     end
 
     it "sets parts of heads anew for the wider measure, and only there" do
       document = apply(wide, Norvel::Edits::Describe.new({title: "Dues", author: "M"}), Norvel::Edits::SetRunning.new([1], {"footer" => Norvel::Running::Line.new(left: "{title}", right: "{page}")}))
       now = again(turned(document).after)
-      ends = now.lay_out.sheets.map { |sheet| now.pages.heads(sheet).map { |_, x, _, column| (x + column.pieces.last.block.lines.last.then { |line| line.width }).round } }
+      ends = Norvel::Layout.of(now).sheets.map { |sheet| Norvel::Layout.pages(now).heads(sheet).map { |_, x, _, column| (x + column.pieces.last.block.lines.last.then { |line| line.width }).round } }
       expect(now.stories.count(&:head?)).to eq 2
       expect(ends.flatten.size).to eq 3
     end
@@ -109,7 +109,7 @@ RSpec.describe "page set-up" do
   it "margins of sheets that stand and of one that lies are mended together, each to its own" do
     now = Norvel::Edits::TurnPage.new(wide.paragraphs.find { |one| one.part == :table }.id).apply(wide).after
     asked = "page: {margins: {inside: 30mm, outside: 20mm, top: 21mm, bottom: 22mm}}"
-    plan = Norvel::Guide::Plan.new(guide(asked), now.with.tap(&:lay_out))
+    plan = Norvel::Guide::Plan.new(guide(asked), now.with.tap { |one| Norvel::Layout.of(one) })
     expect(plan.left).to eq []
     expect(plan.after.sections.map { |one| [one.margin_left, one.margin_top, one.margin_right, one.margin_bottom].map { |side| (side * 25.4 / 72).round } }).to eq [[30, 21, 20, 22], [22, 30, 21, 20], [30, 21, 20, 22]]
   end
@@ -177,8 +177,8 @@ RSpec.describe "page set-up" do
     def margins(document) = document.sections.map { |section| section.margin_left.round }
 
     def foots(document)
-      document.lay_out
-      document.pages.sheets.map { |sheet| document.pages.heads(sheet).map { |_, _, _, column| column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join } }
+      Norvel::Layout.of(document)
+      Norvel::Layout.pages(document).sheets.map { |sheet| Norvel::Layout.pages(document).heads(sheet).map { |_, _, _, column| column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join } }
     end
 
     [:itself, :as_odt].each do |form|

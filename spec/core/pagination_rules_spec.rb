@@ -20,7 +20,7 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
 
   def made(body, last = ten_lines) = docx(body + last, styles: headings)
 
-  def check(document, rules) = Norvel::Guide::Check.new(guide(rules), document.tap(&:lay_out))
+  def check(document, rules) = Norvel::Guide::Check.new(guide(rules), document.tap { |one| Norvel::Layout.of(one) })
 
   # What a check finds, and whether all is well once its mends are made.
   def found_and_mended(document, rules)
@@ -50,7 +50,7 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
     expect(found.map { |one| one[0, 3] }).to eq [["pagination.stranded_heading", "A heading stands at the foot of page 1 without a line of its text", "page 1"]]
     expect([left, after.sheet["H1"].paragraph[:keep_with_next]]).to eq [[], true]
     _, left, after = found_and_mended(made(text(7) + heading + blank + blank + text(3)), "stranded_headings: forbid")
-    expect([left, after.lay_out.label_of(2)]).to eq [[], "2"]
+    expect([left, Norvel::Layout.of(after).label_of(2)]).to eq [[], "2"]
   end
 
   it "lets a heading be that someone put before a break" do
@@ -96,16 +96,16 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
   end
 
   it "is mended in bulk with all else, and what is left is what a check of the result finds" do
-    document = made(text(9) + heading + text(3)).tap(&:lay_out)
+    document = made(text(9) + heading + text(3)).tap { |one| Norvel::Layout.of(one) }
     plan = Norvel::Guide::Plan.new(guide("stranded_headings: forbid"), document)
     expect(plan.mended).to eq [{rule: "pagination.stranded_heading", count: 1}]
     expect([plan.left, plan.words_unchanged?]).to eq [[], true]
   end
 
   it "holds its promises on the demo: what the guide asks of pages is met by what is safe, and by the one mend that asks" do
-    check = ->(document) { Norvel::Guide::Check.new(thesis_guide, document.with.tap(&:lay_out)) }
+    check = ->(document) { Norvel::Guide::Check.new(thesis_guide, document.with.tap { |one| Norvel::Layout.of(one) }) }
     found = ->(document) { check[document].on_document.select { |one| one.rule.start_with?("pagination.") } }
-    mended = Norvel::Guide::Plan.new(thesis_guide, thesis.with.tap(&:lay_out)).after
+    mended = Norvel::Guide::Plan.new(thesis_guide, thesis.with.tap { |one| Norvel::Layout.of(one) }).after
     left = found[mended]
     expect(left.map(&:rule)).to eq %w[pagination.label pagination.shown_from pagination.restart]
     numbered = left.first.mend.edit([left.first], thesis_guide).apply(mended).after

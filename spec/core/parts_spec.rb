@@ -14,7 +14,7 @@ RSpec.describe Norvel::Structure::Parts do
 
   def names(document) = described_class.new(document).list.map(&:name)
 
-  def check(document, parts) = Norvel::Guide::Check.new(guide(parts), document.tap(&:lay_out))
+  def check(document, parts) = Norvel::Guide::Check.new(guide(parts), document.tap { |one| Norvel::Layout.of(one) })
 
   def found(document, parts) = check(document, parts).findings.map { |one| [one.rule, one.message] }
 

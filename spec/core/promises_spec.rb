@@ -40,7 +40,7 @@ RSpec.describe "promises" do
       guides = Norvel::Guide.shipped.values
       sample = listed.paragraphs.each_slice(40).map(&:first) + listed.paragraphs.select { |one| one.part == :table }.each_slice(8).map(&:first)
       failed = sample.reject do |paragraph|
-        put = Norvel::Edits::PutInList.new([paragraph.id], id, level: nil).change(listed).with_suggestions_of(listed)
+        put = Norvel::Survey::Suggestions.share(listed, Norvel::Edits::PutInList.new([paragraph.id], id, level: nil).change(listed))
         guides.all? { |one| Norvel::Guide::Check.attempt(one, put).fault.nil? }
       end
       expect(failed).to be_empty
@@ -57,7 +57,7 @@ RSpec.describe "promises" do
         bodies = Array.new(6) { p(Array.new(random.rand(1..6)) { pieces.sample(random:) }.map { |piece| piece.start_with?("<") ? piece : r(piece) }.join, '<w:pStyle w:val="BodyText"/>') }
         document = docx(bodies.join, styles:, image: Demo::Picture.png, footnotes: footnote(1, "n"))
         mended = Norvel::Guide::Plan.new(guide, document)
-        expect(mended.after.seal.same_objects?(document.seal)).to be true
+        expect(Norvel::Seal.of(mended.after).same_objects?(Norvel::Seal.of(document))).to be true
         mended.last_check.findings.select { |finding| finding.rule.start_with?("clean.") && finding.mend&.safe }
       end
       expect(left.flatten).to eq []
@@ -91,7 +91,7 @@ RSpec.describe "promises" do
     end
 
     it "says how many of each there are" do
-      expect(document.seal.counts).to eq(note_mark: 1, note_sign: 1, image: 1, bookmark: 2, table: 1, cell: 2)
+      expect(Norvel::Seal.of(document).counts).to eq(note_mark: 1, note_sign: 1, image: 1, bookmark: 2, table: 1, cell: 2)
     end
 
     it "is held against what a writer wrote, read back" do
@@ -106,15 +106,15 @@ RSpec.describe "promises" do
 
     it "lets places with names move to a neighbour when their paragraph goes, and is the same after writing" do
       gone = Norvel::Edits::DeleteParagraphs.new([3]).apply(document).after
-      expect(gone.seal.counts[:bookmark]).to eq 2
-      expect(reread(gone).seal.objects).to eq gone.seal.objects
+      expect(Norvel::Seal.of(gone).counts[:bookmark]).to eq 2
+      expect(Norvel::Seal.of(reread(gone)).objects).to eq Norvel::Seal.of(gone).objects
     end
 
     it "does not let half a contents list go" do
       toc = %(<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> TOC </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>)
       listed = docx(p(toc + r("One 1")) + p(r("Two 2") + '<w:r><w:fldChar w:fldCharType="end"/></w:r>') + p(r("Text")))
       expect { Norvel::Edits::DeleteParagraphs.new([1]).apply(listed) }.to raise_error(Norvel::Refused, /contents list/)
-      expect(Norvel::Edits::DeleteParagraphs.new([1, 2]).apply(listed).after.seal.counts).to eq({})
+      expect(Norvel::Seal.of(Norvel::Edits::DeleteParagraphs.new([1, 2]).apply(listed).after).counts).to eq({})
     end
   end
 
@@ -157,7 +157,7 @@ RSpec.describe "promises" do
       document = docx(headings)
       calls = 0
       allow_any_instance_of(Norvel::Survey::Traits).to receive(:depth).and_wrap_original { |own| (calls += 1) && own.call }
-      document.suggestions
+      Norvel::Survey::Suggestions.of(document)
       expect(calls).to be_between(1, 600 * 40)
     end
 

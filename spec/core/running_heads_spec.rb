@@ -15,7 +15,7 @@ RSpec.describe Norvel::Edits::SetRunning do
 
   # What the head and foot of every sheet say: [["", "ii"], …]
   def shown(document)
-    pages = document.lay_out
+    pages = Norvel::Layout.of(document)
     pages.sheets.map do |sheet|
       said = pages.heads(sheet).to_h { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join] }
       said.values_at("header", "footer").map(&:to_s)
@@ -183,7 +183,7 @@ RSpec.describe Norvel::Edits::SetRunning do
 
   describe "the place of labels that a guide asks for" do
     def findings(document, place)
-      document.lay_out
+      Norvel::Layout.of(document)
       guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: body, label: decimal, place: #{place}}]}\n")
       [Norvel::Guide::Check.new(guide, document).findings, guide]
     end
@@ -225,7 +225,7 @@ RSpec.describe Norvel::Edits::SetRunning do
 
     it "is mended by a plan though labels of another kind are asked for too" do
       guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: front, label: lower_roman}, {matter: body, label: decimal, place: bottom_center}]}\n")
-      plan = Norvel::Guide::Plan.new(guide, mills(foot: p(r("12"), '<w:jc w:val="center"/>'), divided: false).with.tap(&:lay_out))
+      plan = Norvel::Guide::Plan.new(guide, mills(foot: p(r("12"), '<w:jc w:val="center"/>'), divided: false).with.tap { |one| Norvel::Layout.of(one) })
       expect(shown(plan.after.with).map(&:last)).to eq %w[1 2 3]
       expect(plan.left.map { |one| one.slice(:rule, :why).values }).to eq [["pagination.label", "it divides the document into sections: look at the pages before and after"]]
     end

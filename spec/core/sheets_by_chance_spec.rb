@@ -50,7 +50,7 @@ RSpec.describe "all that sheets can be set to, by chance" do
 
     it "fills fields that have nothing in them yet, so that every reader shows the right lists and numbers" do
       now = [Norvel::Edits::RefreshNumbers.new, Norvel::Edits::RefreshLists.new].inject(document) { |state, edit| edit.apply(state).after }
-      again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: "n.docx").tap(&:lay_out)
+      again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: "n.docx").tap { |one| Norvel::Layout.of(one) }
       lists = Norvel::Structure::ContentsLists.new(again)
       expect(lists.lists.map { |list| [list.captions, lists.compared(list).map { |row| [row.entry.text, row.wrong] }] }).to eq [[nil, [["Of mills\t1", nil], ["Wheels\t1", nil], ["Of dues\t1", nil], ["References\t4", nil]]], ["Figure", [["A mill\t1", nil], ["A toll\t2", nil]]]]
       expect(again.paragraphs.map(&:text)).to include "Figure 1. A mill", "Table 1. Dues", "Figure 2. A toll", "As on page 1."

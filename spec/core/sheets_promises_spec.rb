@@ -3,7 +3,7 @@
 # Matters and contents lists on documents of any kind: what is written reads back as it was meant.
 RSpec.describe "matters and contents lists on any document" do
   def wrong(document)
-    document.lay_out
+    Norvel::Layout.of(document)
     lists = Norvel::Structure::ContentsLists.new(document)
     number = lists.lists.index { |list| list.field.instruction.include?("1-3") } or return "gone"
     lists.compared(lists.lists[number]).filter_map(&:wrong)
@@ -29,7 +29,7 @@ RSpec.describe "matters and contents lists on any document" do
     now = divided(document, dice)
     again = reread(now)
     expect(set_up(again)).to eq set_up(now)
-    expect(again.lay_out.sheets.map(&:label)).to eq now.lay_out.sheets.map(&:label)
+    expect(Norvel::Layout.of(again).sheets.map(&:label)).to eq Norvel::Layout.of(now).sheets.map(&:label)
     with_contents(now, dice)
   end
 

@@ -17,8 +17,8 @@ RSpec.describe "suggestions while the work goes on" do
     it "sees the other headings, at their levels, with #{(share * 100).round} % of them marked" do
       missed = documents.flat_map do |name, (document, truth)|
         now, rest = marked(document.begun_as(document), truth.select { |_, role| role.start_with?("heading") }, share)
-        was = document.suggestions
-        rest.filter_map { |id, _| "#{name} #{id}" if now.suggestions.role(id) != was.role(id) }
+        was = Norvel::Survey::Suggestions.of(document)
+        rest.filter_map { |id, _| "#{name} #{id}" if Norvel::Survey::Suggestions.of(now).role(id) != was.role(id) }
       end
       expect(missed).to eq []
     end
@@ -26,7 +26,7 @@ RSpec.describe "suggestions while the work goes on" do
     it "sees them in a file that came so, with #{(share * 100).round} % marked" do
       seen = documents.flat_map do |_, (document, truth)|
         now, rest = marked(document, truth.select { |_, role| role.start_with?("heading") }, share)
-        rest.map { |id, _| now.suggestions[id].heading? }
+        rest.map { |id, _| Norvel::Survey::Suggestions.of(now)[id].heading? }
       end
       expect(seen.count(true).fdiv(seen.size)).to be >= 0.98
     end
@@ -36,9 +36,9 @@ RSpec.describe "suggestions while the work goes on" do
     text = "The keeper of the gate wrote down each tide that came over the sill in the winter of that year, and he signed for it."
     document = docx(%w[Introduction Sources Method Results Conclusion].map { |head| p(r(head)) + p(r(text)) }.join)
     now = Norvel::Edits::PutInStyle.new([1, 3], "Heading 1").apply(document.begun_as(document)).after
-    expect(now.paragraphs.map { |one| now.settled.role(one) }).to eq %w[heading_1 body] * 5
+    expect(now.paragraphs.map { |one| Norvel::Survey.role(now, one) }).to eq %w[heading_1 body] * 5
     said = Norvel::Edits::Decide.new([5], Norvel::Document::NO_HEADING).apply(now).after
-    expect(said.settled.role(said.paragraph(5))).not_to start_with "heading"
+    expect(Norvel::Survey.role(said, said.paragraph(5))).not_to start_with "heading"
   end
 
   it "sees headings whose look has gone with everything put in one style first" do
@@ -46,7 +46,7 @@ RSpec.describe "suggestions while the work goes on" do
     heads = truth.select { |_, role| role.start_with?("heading") }
     all = document.paragraphs.map(&:id)
     now = Norvel::Edits::PutInStyle.new(all, "Body Text").apply(document.begun_as(document)).after
-    expect(heads.map { |id, _| now.suggestions.role(id) }).to eq(heads.map { |id, _| document.suggestions.role(id) })
+    expect(heads.map { |id, _| Norvel::Survey::Suggestions.of(now).role(id) }).to eq(heads.map { |id, _| Norvel::Survey::Suggestions.of(document).role(id) })
   end
 
   # Kinds of lines that were taken for something else.
@@ -63,14 +63,14 @@ RSpec.describe "suggestions while the work goes on" do
     it "takes #{what} for #{Norvel::Survey::Roles.words(role)}" do
       text = p(r("The keeper of the gate wrote down each tide that came over the sill in the winter of that year, and he signed for it."))
       document = docx(text * 2 + lines.map { |line| p(r(line)) }.join + text * 2)
-      expect(document.paragraphs[2, lines.size].map { |one| document.suggestions.role(one.id) }.uniq).to eq [role]
+      expect(document.paragraphs[2, lines.size].map { |one| Norvel::Survey::Suggestions.of(document).role(one.id) }.uniq).to eq [role]
     end
   end
 
   it "is not all but certain of levels that size alone tells apart" do
     text = p(r("The keeper of the gate wrote down each tide that came over the sill in the winter of that year, and he signed for it."))
     document = docx([36, 28, 28, 36, 28].map.with_index { |size, n| p(r("Part #{%w[one two three four five][n]} of it", %(<w:b/><w:sz w:val="#{size}"/>))) + text }.join)
-    sure = document.paragraphs.each_slice(2).map { |head, _| document.suggestions[head.id].confidence }
+    sure = document.paragraphs.each_slice(2).map { |head, _| Norvel::Survey::Suggestions.of(document)[head.id].confidence }
     expect(sure.max).to be <= 0.9
   end
 end

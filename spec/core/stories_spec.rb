@@ -33,7 +33,7 @@ RSpec.describe "styles in notes and footers" do
   it "outlives saving and is taken back to the same bytes" do
     change = Norvel::Edits::DeleteStyles.new(%w[Foot Note], keep_look: true).apply(document)
     saved = Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document)
-    expect([saved.stories, saved.seal]).to eq [change.after.stories, document.seal]
+    expect([saved.stories, Norvel::Seal.of(saved)]).to eq [change.after.stories, Norvel::Seal.of(document)]
     back = Norvel::Snapshot.take_back(Norvel::Snapshot.dump_change(change, document), change.after, document)
     expect(written(back)).to eq written(document)
     expect(change.take_back(change.after).stories).to eq document.stories

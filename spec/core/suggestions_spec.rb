@@ -9,7 +9,7 @@ RSpec.describe Norvel::Survey::Suggestions do
   # The roles of all paragraphs but running text and blanks.
   def roles(*paragraphs)
     document = docx(paragraphs.join, defaults: defaults("Times New Roman", 24))
-    document.paragraphs.reject { |paragraph| paragraph.blank? || paragraph.word_count > 25 }.map { |paragraph| document.suggestions.role(paragraph.id) }
+    document.paragraphs.reject { |paragraph| paragraph.blank? || paragraph.word_count > 25 }.map { |paragraph| Norvel::Survey::Suggestions.of(document).role(paragraph.id) }
   end
 
   it "tells a memorandum's head lines from its headings and its numbered items" do
@@ -52,7 +52,7 @@ RSpec.describe Norvel::Survey::Suggestions do
 
   it "says why, and how sure it is" do
     document = docx(running + bold("A heading", 20) + running * 3)
-    expect(document.suggestions[2].because).to include("larger than the text", "bold", "followed by text")
-    expect(document.suggestions.to_h.values.map(&:confidence)).to all be_between(0.5, 1.0)
+    expect(Norvel::Survey::Suggestions.of(document)[2].because).to include("larger than the text", "bold", "followed by text")
+    expect(Norvel::Survey::Suggestions.of(document).to_h.values.map(&:confidence)).to all be_between(0.5, 1.0)
   end
 end

@@ -23,7 +23,7 @@ RSpec.describe Norvel::Guide::Sweep do
     expect([status, told["done"].to_h { |entry| entry.values_at("job", "count") }]).to eq [0, {"leading_white_space" => 4, "double_spaces" => 1}]
     expect(told["left"].map { |entry| entry.slice("job", "count", "also") }).to include({"job" => "typed_numbers", "count" => 2, "also" => true}, {"job" => "line_breaks", "count" => 1, "also" => true})
     expect([told["words_unchanged"], told["text_digest_before"]]).to eq [true, told["text_digest_after"]]
-    expect([after.seal.words, after.paragraphs.map(&:direct).uniq]).to eq [document.seal.words, [set]]
+    expect([Norvel::Seal.of(after).words, after.paragraphs.map(&:direct).uniq]).to eq [Norvel::Seal.of(document).words, [set]]
   end
 
   it "takes in what asks, by the names of its jobs" do
@@ -63,16 +63,16 @@ RSpec.describe Norvel::CLI::Mend do
   it "takes in all that asks on documents made by chance, and what is written reads the same (property)" do
     made = SomeOf.seeds(1..8).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
     made.product([Norvel::Guide.none, *Norvel::Guide.shipped.values]).each do |document, guide|
-      document.lay_out
+      Norvel::Layout.of(document)
       after = Norvel::Guide::MendSafe.new(guide, also: ["*"]).apply(document).after
       back = Norvel::Formats.read(Norvel::Formats.write(after).bytes, name: document.name)
-      expect([back.without_heads.seal.words, back.markers.values]).to eq [after.without_heads.seal.words, after.markers.values]
+      expect([Norvel::Seal.of(back.without_heads).words, back.markers.values]).to eq [Norvel::Seal.of(after.without_heads).words, after.markers.values]
     end
   end
 
   it "puts parts in, lets lists count and settles pages in one go; what came is judged as it stands" do
     edit = Norvel::Guide::MendSafe.new(thesis_guide, also: ["*"])
-    document = thesis.with.tap(&:lay_out)
+    document = thesis.with.tap { |one| Norvel::Layout.of(one) }
     edit.apply(document)
     expect(edit.plan(document).left.map { |entry| entry[:rule] }.uniq).to match_array %w[accessible.alt_text pagination.place]
   end

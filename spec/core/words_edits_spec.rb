@@ -94,7 +94,7 @@ RSpec.describe Norvel::Edits do
   it "finds the level of what is left below the headings that are marked" do
     body = p(r("Body text of a length that is enough to be taken for the body of this document, surely."))
     document = docx((p(r("Marked"), '<w:pStyle w:val="H1"/>') + body + p(r("Left unmarked", "<w:b/>")) + body + body) * 3, styles: style("H1", "heading 1", rpr: '<w:b/><w:sz w:val="40"/>'))
-    expect(document.suggestions.to_h.values.map(&:role).tally).to eq({"heading_1" => 3, "heading_2" => 3, "body" => 9})
+    expect(Norvel::Survey::Suggestions.of(document).to_h.values.map(&:role).tally).to eq({"heading_1" => 3, "heading_2" => 3, "body" => 9})
   end
 
   it "makes near misses equal" do

@@ -65,7 +65,7 @@ RSpec.describe "pages held against the outside" do
     it "ends the next page where Chromium's print does (#{after} points between paragraphs)" do
       story = story(23 + after, 420)
       document = made(story, after:)
-      flow = document.lay_out.stories.body
+      flow = Norvel::Layout.of(document).stories.body
       starts = printed(story, after:).inject([0]) { |sums, lines| sums << (sums.last + lines) }
       lines = places(flow)
       expect(starts.last).to eq lines.size
@@ -85,7 +85,7 @@ RSpec.describe "pages held against the outside" do
     it "stands #{lines} single lines of exactly 24 points on a page of #{width} × #{height} twips" do
       body = (1..100).map { |n| p(r("line #{n}"), '<w:spacing w:before="0" w:after="0" w:line="480" w:lineRule="exact"/>') }.join
       document = docx(%(#{body}<w:sectPr><w:pgSz w:w="#{width}" w:h="#{height}"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>))
-      counts = document.lay_out.sheets.map { |sheet| sheet.lines.size }
+      counts = Norvel::Layout.of(document).sheets.map { |sheet| sheet.lines.size }
       expect(counts).to eq [lines] * (100 / lines) + [100 % lines]
     end
   end
@@ -97,7 +97,7 @@ RSpec.describe "pages held against the outside" do
       properties = %(<w:spacing w:before="0" w:after="0" w:line="#{line}" w:lineRule="auto"/>)
       body = (1..60).map { |n| p(r("line #{n}", %(<w:rFonts w:ascii="#{font}" w:hAnsi="#{font}"/><w:sz w:val="#{size}"/>)), properties) }.join
       document = docx(%(#{body}<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>))
-      expect(document.lay_out.sheets.first.lines.size).to eq lines
+      expect(Norvel::Layout.of(document).sheets.first.lines.size).to eq lines
     end
   end
 
@@ -107,7 +107,7 @@ RSpec.describe "pages held against the outside" do
       words = Array.new(lines) { "abcdefghijklm" }.join(" ")
       spacing = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
       document = docx(p(r("one line"), spacing) + p(r(words, '<w:sz w:val="24"/>'), "#{spacing}<w:ind w:left=\"7000\"/>"))
-      flow = document.lay_out.stories.body
+      flow = Norvel::Layout.of(document).stories.body
       expect(flow.blocks[1].count).to eq lines
       found = (1..6).map { |room| Norvel::Layout::Column.new(flow, Norvel::Layout::Column::Place.new(0, 0), (room + 1) * 20.0).fill.pieces.drop(1).sum { |piece| piece.to - piece.from } }
       expect(found).to eq left

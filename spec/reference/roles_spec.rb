@@ -48,11 +48,11 @@ RSpec.describe "role suggestions on flattened documents" do
     found = Hash.new(0)
     documents.each do |document, truth|
       truth.reject { |_, role| role == "blank" }.each do |id, role|
-        said = document.suggestions[id]
+        said = Norvel::Survey::Suggestions.of(document)[id]
         heading, suggested = role.start_with?("heading"), said.heading?
         {headings: heading, suggested:, both: heading && suggested, level: heading && role == said.role, all: true, right: role == said.role,
          sure: said.confidence >= 0.9, sure_right: said.confidence >= 0.9 && role == said.role,
-         rash: said.confidence >= Norvel::Survey::Settled::SURE && role != said.role}.each { |name, true_| found[name] += 1 if true_ }
+         rash: said.confidence >= Norvel::Survey::SettledRoles::SURE && role != said.role}.each { |name, true_| found[name] += 1 if true_ }
       end
     end
     found

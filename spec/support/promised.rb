@@ -27,7 +27,7 @@ class Promised
 
   def words
     @broken << "words" unless plan.words_unchanged?
-    @broken << "objects" unless @before.seal.same_objects?(@after.seal, but: [:field])
+    @broken << "objects" unless Norvel::Seal.of(@before).same_objects?(Norvel::Seal.of(@after), but: [:field])
     @broken << "fields" unless fields(@before) == fields(@after)
     gone = @before.paragraphs.reject { |one| one.blank? || @after.include?(one.id) }
     @broken << "#{gone.size} paragraphs with words went" if gone.any?
@@ -37,7 +37,7 @@ class Promised
     @looked_at += 1
     say(was, "printed #{@before.markers[was.id].inspect}, now #{@after.markers[now.id].inspect}") if @before.markers[was.id] != @after.markers[now.id]
     return if was.blank?
-    role = @before.settled.role(was)
+    role = Norvel::Survey.role(@before, was)
     asked = @guide.requirements(role).keys
     lines(was, now, asked)
     letters(was, now, asked)

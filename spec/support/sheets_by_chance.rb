@@ -52,7 +52,7 @@ module SheetsByChance
 
   # What a reader sees of its pages: label, width, margin, what stands at head and foot.
   def seen(document)
-    pages = document.with.lay_out
+    pages = Norvel::Layout.of(document.with)
     pages.sheets.map do |sheet|
       section = document.sections[sheet.section - 1]
       said = pages.heads(sheet).map { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join] }

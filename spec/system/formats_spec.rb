@@ -48,7 +48,7 @@ RSpec.describe "formats", type: :feature do
     expect([odt.format, odt.paragraphs.count { |one| odt.look(one)[:outline_level].positive? }]).to match ["odt", be >= 5]
     find("#take-docx").click
     docx = Norvel::Formats.read_file(downloaded("*.docx"))
-    expect([docx.format, docx.seal.words]).to eq ["docx", odt.seal.words]
+    expect([docx.format, Norvel::Seal.of(docx).words]).to eq ["docx", Norvel::Seal.of(odt).words]
   end
 
   # Source: axe-core (Deque Systems).

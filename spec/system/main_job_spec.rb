@@ -61,7 +61,7 @@ RSpec.describe "the main job", type: :feature do
     path = nil
     50.times { (path = Dir[File.join(Browser.downloads, "handbook*.docx")].first) ? break : sleep(0.1) }
     document = Norvel::Formats.read_file(path)
-    expect(document.seal.words).to eq Norvel::Formats.read(Demo::Handbook.new.bytes, name: "x").seal.words
+    expect(Norvel::Seal.of(document).words).to eq Norvel::Seal.of(Norvel::Formats.read(Demo::Handbook.new.bytes, name: "x")).words
     expect(document.style_name(document.paragraphs[1])).to eq "Heading 2"
   end
 

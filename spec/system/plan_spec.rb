@@ -115,7 +115,7 @@ RSpec.describe "the plan", type: :feature do
     expect(page).to have_css(".ripple", text: "Line spacing 1.5 on 55 paragraphs, not kept yet")
     click_button "Keep"
     expect(page).to have_css("#said", text: "Line spacing 1.5 on 55 paragraphs")
-    body = document.paragraphs.select { |one| document.settled.role(one) == "body" }
+    body = document.paragraphs.select { |one| Norvel::Survey.role(document, one) == "body" }
     expect(body.map { |one| document.look(one)[:line_spacing][:value] }.uniq).to eq [1.5]
   end
 end

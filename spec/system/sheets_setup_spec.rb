@@ -12,7 +12,7 @@ RSpec.describe "the sheets set up", type: :feature do
   # The thesis with its headings in their styles.
   def self.ready
     @ready ||= begin
-      came = Norvel::Formats.read(Demo::Thesis.new.bytes, name: "t.docx").tap(&:lay_out)
+      came = Norvel::Formats.read(Demo::Thesis.new.bytes, name: "t.docx").tap { |one| Norvel::Layout.of(one) }
       mended = Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"), came).after
       Norvel::Formats.write(Norvel::Edits::Describe.new({title: "Tide mills of the Ravel", author: "Mirre Tolland"}).apply(mended).after).bytes
     end

@@ -212,7 +212,7 @@ RSpec.describe "styles", type: :feature do
   # The handbook's quotation: a style from a paragraph, single-spaced and inset, put on all that look so.
   it "makes a block quotation style from a paragraph and puts it on all long quotations" do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
-    quote = thesis.document.paragraphs.find { |p| thesis.document.suggestions.role(p.id) == "quote" }
+    quote = thesis.document.paragraphs.find { |p| Norvel::Survey::Suggestions.of(thesis.document).role(p.id) == "quote" }
     visit "/manuscripts/#{thesis.id}/galley?at=#{quote.id}"
     expect(page).to have_css("#bench h2", text: "Paragraph")
     find("body").send_keys("R")

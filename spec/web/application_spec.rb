@@ -96,7 +96,7 @@ RSpec.describe "the web application", :web do
     manuscript.perform(Norvel::Guide::MendSafe.new(manuscript.rules), version: 0)
     get "/manuscripts/#{manuscript.id}/download"
     expect(last_response.headers["content-disposition"]).to include("thesis, clean.docx")
-    expect(Norvel::Formats.read(last_response.body, name: "x").seal.words).to eq manuscript.first_document.seal.words
+    expect(Norvel::Seal.of(Norvel::Formats.read(last_response.body, name: "x")).words).to eq Norvel::Seal.of(manuscript.first_document).words
     get "/manuscripts/#{manuscript.id}/original"
     expect(last_response.body).to eq manuscript.original.bytes
   end

@@ -60,7 +60,7 @@ module Norvel
 
       # The document with its pages, so that rules on them are judged; without where they can't be worked out.
       def laid_out(document)
-        document.tap(&:lay_out)
+        document.tap { |one| Layout.of(one) }
       rescue Layout::Defeated
         document
       end

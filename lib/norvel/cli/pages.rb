@@ -14,7 +14,7 @@ module Norvel
 
       def perform
         document = read(positional(1))
-        pages = document.lay_out
+        pages = Layout.of(document)
         @options[:json] ? @out.puts(Report::Pages.new(pages).to_json) : text(pages)
         0
       end

@@ -54,8 +54,9 @@ module Norvel
           said = styles.empty? ? "no style" : styles.join(", ")
           return @out.puts "#{edit.title(before)}: changed #{said}; #{after.word_count} words, unchanged"
         end
-        @out.puts JSON.generate(paragraphs: ids.size, styles:, words_unchanged: before.seal.same_words?(after.seal),
-          text_digest_before: "sha256:#{before.seal.words}", text_digest_after: "sha256:#{after.seal.words}")
+        was, now = Seal.of(before), Seal.of(after)
+        @out.puts JSON.generate(paragraphs: ids.size, styles:, words_unchanged: was.same_words?(now),
+          text_digest_before: "sha256:#{was.words}", text_digest_after: "sha256:#{now.words}")
       end
     end
   end

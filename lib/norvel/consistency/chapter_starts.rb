@@ -7,7 +7,7 @@ module Norvel
       RULE = "page_ends"
 
       def odds
-        pages = @document.pages or return []
+        pages = Layout.pages(@document) or return []
         chapters = headings.min_by(&:first)&.last.to_a.select { |one| one.container.nil? }
         chapters = Structure::Matters.first_lines(@document, chapters)
         starts = chapters.map { |one| begins_page?(pages, one) }

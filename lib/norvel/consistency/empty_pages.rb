@@ -10,7 +10,7 @@ module Norvel
       BY_HAND = %i[page_break page_break_before].freeze
 
       def odds
-        pages = @document.pages or return []
+        pages = Layout.pages(@document) or return []
         first = first_chapter(pages) or return []
         pages.sheets.each_cons(2).filter_map do |sheet, following|
           told(sheet, following) if sheet.page >= first && nearly_empty?(sheet) && !meant?(sheet, following)

@@ -8,7 +8,7 @@ module Norvel
       RULE = "page_ends"
 
       def odds
-        @pages = @document.pages or return []
+        @pages = Layout.pages(@document) or return []
         [*captions, *tables]
       end
 

@@ -17,7 +17,7 @@ module Norvel
         others = OTHERS.to_h { |field| [field, [before.public_send(field), after.public_send(field)]] }
           .reject { |_, (was, now)| was.equal?(now) || was == now }
         new(title:, splices: splices(before.paragraphs, after.paragraphs), others:, after:,
-          words_changed: before.seal.words != after.seal.words)
+          words_changed: Seal.of(before).words != Seal.of(after).words)
       end
 
       # Stretches that differ, found by identity first: paragraphs are values that are shared when untouched.

@@ -15,7 +15,7 @@ module Norvel
 
       # [Seal before, Seal after]
       def seals
-        @seals ||= documents.map(&:seal)
+        @seals ||= documents.map { |document| Seal.of(document) }
       end
 
       private

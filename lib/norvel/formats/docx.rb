@@ -6,6 +6,12 @@ module Norvel
     module Docx
       TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml"
 
+      CONVENTIONS = Document::Conventions.new(
+        cascade: CascadeRules, cell_margins: {left: 5.4, right: 5.4}.freeze, # 0.075 in, common practice
+        headings_by_name: true, chapters_by_style: true, bookmarks_numbered: true, heads_inherited: true,
+        sections_end: true, sequences_by_heading: true, labels_computed: true
+      )
+
       FORMAT = Format.new(
         name: "docx", label: ".docx",
         extensions: {
@@ -16,7 +22,7 @@ module Norvel
         reader: ->(bytes, name:) { Reader.new(Container.new(bytes), name:).document },
         writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, retold: Canonical.method(:of), terms: Terms,
+        conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )

@@ -8,13 +8,16 @@ module Norvel
       TEMPLATE_TYPE = "#{TYPE}-template".freeze
       FLAT_TYPE = "#{TYPE}-flat-xml".freeze
 
+      # The marks of notes are raised: ISO/IEC 26300-1 16.27.31, common practice.
+      CONVENTIONS = Document::Conventions.new(cascade: CascadeRules, note_marks_raised: true)
+
       FORMAT = Format.new(
         name: "odt", label: ".odt", extensions: {".odt" => TYPE, ".ott" => TEMPLATE_TYPE},
         marks: ->(bytes) { Signature.open_document?(bytes) },
         reader: ->(bytes, name:) { Reader.new(Package.new(Container.new(bytes)), name:).document },
         writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, retold: Canonical.method(:of), terms: Terms,
+        conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )
@@ -25,7 +28,7 @@ module Norvel
         reader: ->(bytes, name:) { Reader.new(Package.new(FlatFile.new(bytes)), name:).document },
         writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
-        rules: CascadeRules, retold: Canonical.method(:of), terms: Terms,
+        conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report, flat: true).bytes }
       )
     end

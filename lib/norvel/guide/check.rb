@@ -33,7 +33,7 @@ module Norvel
       # The number of the sheet that a finding is seen on, where pages are known: of its paragraph, else of the first
       # of its section.
       def page(finding)
-        pages = document.pages or return
+        pages = Layout.pages(document) or return
         return pages.sheet_of(finding.paragraph)&.page if finding.paragraph
         finding.section && pages.sheets.find { |sheet| sheet.section == finding.section }&.page
       end
@@ -100,17 +100,17 @@ module Norvel
 
       # What the paragraph is, settled for this check.
       def role(paragraph)
-        document.settled.role(paragraph)
+        Survey.role(document, paragraph)
       end
 
       # Is that sure enough for a change that nobody looks at?
       def sure?(paragraph)
-        document.settled.sure?(paragraph)
+        Survey.sure?(document, paragraph)
       end
 
       # How sure it is, from 0 to 1.
       def confidence(paragraph)
-        document.settled[paragraph].confidence
+        Survey::SettledRoles.of(document)[paragraph].confidence
       end
 
       # The roles of all paragraphs in a style that hold something.
@@ -182,8 +182,8 @@ module Norvel
 
       def same_as_before?(paragraph)
         return false unless @before&.document&.same_paragraph?(paragraph)
-        was = @before.document.settled
-        (was.equal?(document.settled) || was[paragraph] == document.settled[paragraph]) &&
+        was, now = Survey::SettledRoles.of(@before.document), Survey::SettledRoles.of(document)
+        (was.equal?(now) || was[paragraph] == now[paragraph]) &&
           (same_names? || @before.suggested?(paragraph) == suggested?(paragraph))
       end
 

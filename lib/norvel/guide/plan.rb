@@ -28,7 +28,7 @@ module Norvel
         @without = without
         @with = with
         @check = check
-        @settled = document.settled
+        @settled = Survey::SettledRoles.of(document)
         @done = {}
         @put = {}
         @parts = {}
@@ -115,7 +115,7 @@ module Norvel
           forget_roles if names.equal?(STAGES.last)
           @last_check = checked
         end
-        return if @after.settled.equal?(@settled) && @settled.of?(@after)
+        return if Survey::SettledRoles.of(@after).equal?(@settled) && @settled.of?(@after)
         forget_roles
         @last_check = checked
       end
@@ -123,7 +123,7 @@ module Norvel
       # The result as if it had just been read.
       def forget_roles
         @after = @after.with
-        @settled = @after.settled
+        @settled = Survey::SettledRoles.of(@after)
       end
 
       # The state that was reached against the guide; only what can have changed is judged anew.
@@ -135,7 +135,7 @@ module Norvel
 
       # With its pages, where those of the state before were known.
       def laid_out(now, was)
-        now.lay_out(known: was.pages) if was.pages
+        Layout.of(now, known: Layout.pages(was)) if Layout.pages(was)
         now
       rescue Layout::Defeated
         now
@@ -209,7 +209,7 @@ module Norvel
       end
 
       def settled(document)
-        document.with_settled(@settled = @settled.continued(document))
+        Survey::SettledRoles.hold(@settled = @settled.continued(document), document)
       end
 
       def off?(key, groups)
@@ -225,7 +225,7 @@ module Norvel
       def drifted?(finding)
         id = finding.paragraph
         return false unless id && before.include?(id) && finding.rule.match?(/\A(?:role|headings)\./)
-        before.settled[before.paragraph(id)].name != @settled.role(@after.paragraph(id))
+        Survey::SettledRoles.of(before)[before.paragraph(id)].name != @settled.role(@after.paragraph(id))
       end
 
       def trace(finding)

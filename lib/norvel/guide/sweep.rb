@@ -86,7 +86,7 @@ module Norvel
 
       def wanted?(paragraph, names)
         return true if names.nil? || paragraph.blank?
-        role = @document.settled.role(paragraph)
+        role = Survey.role(@document, paragraph)
         names.any? do |name|
           Edits::SetValue.covers?(name, role) || @document.style_name(paragraph).casecmp?(name)
         end

@@ -4,7 +4,6 @@ module Norvel
   module Layout
     # The flows of a document: its text, its cells and boxes, its notes, its heads and feet.
     class Stories
-      MARGINS = {"docx" => {left: 5.4, right: 5.4}}.freeze # of a cell that says none: 0.075 in, common practice
       EDGES = {top: 0.0, right: 0.0, bottom: 0.0, left: 0.0}.freeze
       DEEPEST = 12 # tables within tables; what is nested deeper is set as text alone
       TALLEST = 0.9 # of a column that an object may take
@@ -136,7 +135,7 @@ module Norvel
           x, width = columns.cell(column, cell.columns)
           column += cell.columns
           next if cell.continued
-          margins = EDGES.merge(MARGINS.fetch(document.format, {})).merge(cell.margins)
+          margins = EDGES.merge(document.conventions.cell_margins, cell.margins)
           room = [width - margins[:left] - margins[:right], LineBreaker::LEAST].max
           inside = flow(blocks(cell.blocks, beside:, values:, section:) { room })
           TableRow::Cell.new(x, width, inside, cell.rows, margins, cell.borders, cell.shading, cell.vertical_align)

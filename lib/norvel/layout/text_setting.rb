@@ -237,7 +237,7 @@ module Norvel
 
       # In a format that says nothing of it, the mark of a note is raised (ISO/IEC 26300-1 16.27.31: common practice).
       def raised(letters)
-        return letters unless @document.format.to_s.match?(/odt/) && letters.look[:position] == "normal"
+        return letters unless @document.conventions.note_marks_raised && letters.look[:position] == "normal"
         (@raised ||= {}.compare_by_identity)[letters] ||= Letters.new(
           Styles::Look.new(letters.look.values.merge(position: "super"))
         )

@@ -9,7 +9,7 @@ module Norvel
 
       def initialize(document)
         @document = document
-        @pages = document.pages
+        @pages = Layout.pages(document)
         @sheet = @pages.sheets.last
       end
 
@@ -70,7 +70,7 @@ module Norvel
       end
 
       def saves?(after)
-        after.lay_out(known: @pages).sheets.size < @pages.sheets.size
+        Layout.of(after, known: @pages).sheets.size < @pages.sheets.size
       rescue Layout::Defeated
         false
       end

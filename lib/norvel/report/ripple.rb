@@ -63,7 +63,7 @@ module Norvel
       # How pages change: nil where those of before are not known, or those after can't be.
       def pages
         return @pages if defined?(@pages)
-        @pages = before.pages && Pages.new(before.pages, after.lay_out(known: before.pages))
+        @pages = Layout.pages(before) && Pages.new(Layout.pages(before), Layout.of(after, known: Layout.pages(before)))
       rescue Layout::Defeated
         @pages = nil
       end
@@ -117,7 +117,7 @@ module Norvel
       end
 
       def after_check
-        @after_check ||= Guide::Check.attempt(@check.guide, after.with_suggestions_of(before), before: @check,
+        @after_check ||= Guide::Check.attempt(@check.guide, Survey::Suggestions.share(before, after), before: @check,
           reached: styles.to_h { |style| [style.id, true] })
       end
 

@@ -39,7 +39,7 @@ module Norvel
       private
 
       def caption?(paragraph)
-        !paragraph.blank? && (@document.settled.role(paragraph) == "caption" || counts?(paragraph))
+        !paragraph.blank? && (Survey.role(@document, paragraph) == "caption" || counts?(paragraph))
       end
 
       def counts?(paragraph)

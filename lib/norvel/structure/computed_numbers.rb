@@ -72,7 +72,7 @@ module Norvel
 
       def page(field)
         paragraph, = places[target(field)]
-        @document.pages.label_of(paragraph.id).to_s if paragraph && @document.pages
+        Layout.pages(@document).label_of(paragraph.id).to_s if paragraph && Layout.pages(@document)
       end
 
       def target(field)

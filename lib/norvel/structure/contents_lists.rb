@@ -68,7 +68,7 @@ module Norvel
 
       def initialize(document)
         @document = document
-        @pages = document.pages
+        @pages = Layout.pages(document)
       end
 
       def lists

@@ -62,7 +62,7 @@ module Norvel
       def chapter
         return unless breaks.any? && breaks.size == @sheet.paragraphs.size
         following = @document.paragraphs[@document.text_position(breaks.last.id) + 1]
-        following if following && @document.settled.role(following).start_with?("heading_")
+        following if following && Survey.role(@document, following).start_with?("heading_")
       end
 
       # Its style lets all its headings begin pages, and the breaks before them go; sure where all of them do so now.

@@ -56,7 +56,7 @@ module Norvel
       def headings
         @headings ||= begin
           found = @document.paragraphs.select do |paragraph|
-            paragraph.container.nil? && @document.settled.role(paragraph) == "heading_1"
+            paragraph.container.nil? && Survey.role(@document, paragraph) == "heading_1"
           end
           Matters.first_lines(@document, found)
         end

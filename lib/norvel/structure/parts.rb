@@ -83,7 +83,7 @@ module Norvel
       def headings
         @document.paragraphs.select do |paragraph|
           next if paragraph.blank? || paragraph.container
-          @document.settled.role(paragraph) == "heading_1" || over_list?(paragraph)
+          Survey.role(@document, paragraph) == "heading_1" || over_list?(paragraph)
         end
       end
 
@@ -106,7 +106,7 @@ module Norvel
       # What stands before the first heading, where it names the work.
       def title_page(size)
         before = @document.paragraphs.first(size)
-        named = before.any? { |one| !one.blank? && %w[title subtitle].include?(@document.settled.role(one)) }
+        named = before.any? { |one| !one.blank? && %w[title subtitle].include?(Survey.role(@document, one)) }
         ["title_page", 0, nil] if named
       end
     end

@@ -41,7 +41,7 @@ module Norvel
 
       def entry?(paragraph)
         return false if paragraph.container || paragraph.blank?
-        @document.settled.role(paragraph) == "contents_entry" || names_heading?(paragraph)
+        Survey.role(@document, paragraph) == "contents_entry" || names_heading?(paragraph)
       end
 
       # The words of a heading with a page behind them.

@@ -61,7 +61,7 @@ module Norvel
       # Paragraphs of contents lists and of works referred to say what others are called.
       def listed
         @listed ||= (ContentsLists.in(@document).flat_map { |list| list.paragraphs(@document) } +
-          @document.paragraphs.select { |one| ENTRIES.include?(@document.settled.role(one)) })
+          @document.paragraphs.select { |one| ENTRIES.include?(Survey.role(@document, one)) })
           .to_h { |one| [one.id, true] }
       end
     end

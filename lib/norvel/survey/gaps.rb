@@ -18,7 +18,7 @@ module Norvel
       def initialize(document, asked: {})
         @document = document
         @asked = asked
-        @settled = document.settled
+        @settled = SettledRoles.of(document)
       end
 
       def all

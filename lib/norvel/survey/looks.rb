@@ -51,8 +51,8 @@ module Norvel
       end
 
       def group(look, letters, list, index)
-        role = list.map { |paragraph| @document.suggestions.role(paragraph.id) }.tally.max_by(&:last).first
-        suggestion = list.map { |paragraph| @document.suggestions[paragraph.id] }.find { |s| s.role == role }
+        role = list.map { |paragraph| Suggestions.of(@document).role(paragraph.id) }.tally.max_by(&:last).first
+        suggestion = list.map { |paragraph| Suggestions.of(@document)[paragraph.id] }.find { |s| s.role == role }
         Group.new(letter: name(index), look:, letters:, paragraphs: list, role:, suggestion:)
       end
 

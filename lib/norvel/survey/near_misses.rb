@@ -32,7 +32,7 @@ module Norvel
 
       def misses
         @misses ||= NEAR.keys.flat_map do |name|
-          @paragraphs.group_by { |paragraph| @document.suggestions.role(paragraph.id) }
+          @paragraphs.group_by { |paragraph| Suggestions.of(@document).role(paragraph.id) }
             .flat_map { |role, list| within(name, role, list) }
         end
       end

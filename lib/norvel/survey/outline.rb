@@ -18,7 +18,7 @@ module Norvel
 
       # What a reader sees.
       def seen
-        @seen ||= entries { |paragraph| @document.suggestions[paragraph.id].level }
+        @seen ||= entries { |paragraph| Suggestions.of(@document)[paragraph.id].level }
       end
 
       private

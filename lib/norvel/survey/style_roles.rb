@@ -58,7 +58,7 @@ module Norvel
       # Of the styles whose names tell nothing the one that most running text is in.
       def silent_text(document, styles)
         known = styles.to_h { |style| [style.id, style] }
-        document.paragraphs.select { |one| document.suggestions.role(one.id) == "body" }
+        document.paragraphs.select { |one| Suggestions.of(document).role(one.id) == "body" }
           .filter_map { |one| known[document.style_of(one)&.id] }.tally.max_by(&:last)&.first
       end
 

@@ -8,11 +8,22 @@ module Norvel
       FINDERS = [ByStyle, TitlePage, Signs, Letter, Entries, References, Headings, BareHeadings, ListItems, Lines, Rest]
         .freeze
 
+      # Those of a document, worked out once.
+      def self.of(document)
+        document.reading[Suggestions] ||= new(document)
+      end
+
+      # The document, for which the suggestions of another state hold, where the two differ in styles alone.
+      def self.share(other, document)
+        document.reading[Suggestions] ||= of(other)
+        document
+      end
+
       # Where a work began with an earlier state, what has not been changed since reads as it did then, however much was
       # done around it.
       def initialize(document)
         @document = document
-        @draft = same_as_first? ? document.first.suggestions.draft : drafted
+        @draft = same_as_first? ? Suggestions.of(document.first).draft : drafted
       end
 
       # The Suggestion for a paragraph id.
@@ -45,7 +56,7 @@ module Norvel
         draft = Draft.new(@document)
         told, *others = FINDERS
         told.new(draft).find
-        keep(draft, @document.first.suggestions.draft) if @document.first
+        keep(draft, Suggestions.of(@document.first).draft) if @document.first
         others.each { |finder| finder.new(draft).find } unless draft.complete?
         draft
       end

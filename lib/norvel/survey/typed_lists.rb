@@ -18,7 +18,7 @@ module Norvel
       # levels: [Level, …], items: [Item, …]
       List = Value.define(:levels, :items)
 
-      def initialize(document, settled = document.settled)
+      def initialize(document, settled = SettledRoles.of(document))
         @document = document
         @settled = settled
       end

@@ -73,7 +73,7 @@ module Norvel
       # and in a format that knows nothing of that, the first of a chapter says its number.
       def restart(document, caption, before)
         new_chapter = caption.chapter && (before.nil? || before.chapter != caption.chapter)
-        headed = caption.chapter && document.format == "docx" &&
+        headed = caption.chapter && document.conventions.sequences_by_heading &&
           new_chapter == heading_between?(document, before, caption)
         return "\\r #{caption.number}" if !CountCaptions.follows?(caption, before) || (new_chapter && !headed)
         "\\s 1" if headed

@@ -32,8 +32,7 @@ module Norvel
       end
 
       def refreshed(document, kinds)
-        known = document.pages
-        document = document.tap { |one| one.lay_out(known:) } if kinds == %w[page_reference] && document.pages.nil?
+        Layout.of(document) if kinds == %w[page_reference]
         changed = stale(document, kinds).each_with_object({}) do |one, made|
           paragraph = made.fetch(one.paragraph.id, one.paragraph)
           made[paragraph.id] = FieldWords.say(paragraph, one.field, one.should)

@@ -66,7 +66,7 @@ module Norvel
       # the first of each.
       def instruction(document, sequence, number)
         name = sequence.match?(/\s/) ? %("#{sequence}") : sequence
-        anew = (document.format == "docx") ? "\\s 1" : ("\\r 1" if number == 1)
+        anew = document.conventions.sequences_by_heading ? "\\s 1" : ("\\r 1" if number == 1)
         ["SEQ #{name} \\* ARABIC", (anew if @by_chapter)].compact.join(" ")
       end
 

@@ -43,7 +43,7 @@ module Norvel
       def indent(paragraph, document)
         look = document.look(paragraph)
         return if look[:first_line].nonzero? || %w[center right].include?(look[:align])
-        return if @asked.dig(document.settled.role(paragraph), :first_line)
+        return if @asked.dig(Survey.role(document, paragraph), :first_line)
         width = width(paragraph, document)
         width unless width < LEAST
       end

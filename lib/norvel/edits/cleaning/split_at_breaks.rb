@@ -28,7 +28,7 @@ module Norvel
       private
 
       def places(document, paragraph)
-        Survey::LineBreaks.of(paragraph, document.settled.role(paragraph)).select { |_, kind| kind == :paragraph }.keys
+        Survey::LineBreaks.of(paragraph, Survey.role(document, paragraph)).select { |_, kind| kind == :paragraph }.keys
       end
 
       # Paragraphs of letters alone, all at once.

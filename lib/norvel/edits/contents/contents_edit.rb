@@ -21,11 +21,11 @@ module Norvel
       # The document that the block makes of labels (called with a paragraph's id), once they are those of its own
       # pages; what it is after ROUNDS where they never rest. Raises Refused where it can't be laid out.
       def settled(document)
-        pages = document.lay_out
+        pages = Layout.of(document)
         made = document
         ROUNDS.times do
           made = yield(pages.method(:label_of))
-          now = made.lay_out(known: pages)
+          now = Layout.of(made, known: pages)
           return made if @wanted.all? { |one| pages.label_of(one.paragraph.id) == now.label_of(one.paragraph.id) }
           pages = now
         end
@@ -35,11 +35,11 @@ module Norvel
       end
 
       # The runs of an entry: its words lead to the place that it is about, its label is that of its page.
-      def entry_runs(wanted, labels, place, format)
+      def entry_runs(wanted, labels, place, computed:)
         link = Document::Link.new(bookmark: place)
         label = labels[wanted.paragraph.id].to_s
         page = Document::Field.new(id: 1, does: "page_reference", instruction: "PAGEREF #{place} \\h", cached: label)
-        [[wanted.text, [link]], ["\t", [link]], [label, (format == "docx") ? [link, page] : [link]]]
+        [[wanted.text, [link]], ["\t", [link]], [label, computed ? [link, page] : [link]]]
           .reject { |text, _| text.empty? }
           .map { |text, within| Document::Run.new(text, nil, NOTHING, nil, nil, within.freeze) }.freeze
       end
@@ -62,7 +62,7 @@ module Norvel
 
       # Entries are set in the letters of the text.
       def letters_of_text(document)
-        body = document.paragraphs.select { |one| document.settled.role(one) == "body" }
+        body = document.paragraphs.select { |one| Survey.role(document, one) == "body" }
         looks = body.map { |one| document.letter_look(one) }
         most = looks.tally.max_by(&:last)&.first or return {}
         {font: most[:font], size: most[:size]}

@@ -19,7 +19,7 @@ module Norvel
         following = document.paragraph(@before)
         raise Refused, "A contents list can't stand within a table or a box." if following.container
         nowhere = Structure::ContentsLists::List.new(field:, first: nil, last: nil)
-        @wanted = Structure::ContentsLists.new(document.tap(&:lay_out)).wanted(nowhere)
+        @wanted = Structure::ContentsLists.new(document.tap { |one| Layout.of(one) }).wanted(nowhere)
         refuse_empty
         settled(document) { |labels| with_list(document, following, labels) }
       end
@@ -92,7 +92,8 @@ module Norvel
       def entries(document, place, styles, labels, places)
         id = document.next_id
         list = @wanted.each_with_index.map do |one, n|
-          runs = entry_runs(one, labels, places.name(document.paragraph(one.paragraph.id)), document.format)
+          runs = entry_runs(one, labels, places.name(document.paragraph(one.paragraph.id)),
+            computed: document.conventions.labels_computed)
           entry(id + n, place.section, styles[one.level], runs)
         end
         list[0] = list[0].with(anchors: [Document::Anchor.new(0, field)].freeze)

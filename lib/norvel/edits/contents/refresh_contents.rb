@@ -11,7 +11,7 @@ module Norvel
       end
 
       def change(document)
-        document.lay_out
+        Layout.of(document)
         list(document)
         @wanted = Structure::ContentsLists.new(document).wanted(list(document))
         raise Refused, "There is nothing that the list could name any more." if @wanted.empty?
@@ -32,7 +32,7 @@ module Norvel
 
       def refreshed(document, labels)
         @next = document.next_id
-        @format = document.format
+        @computed = document.conventions.labels_computed
         rows = Structure::ContentsLists.new(document).compared(list(document))
         styles = styles_of(rows)
         measure = document.section_of(list(document).paragraphs(document).first).measure
@@ -113,7 +113,7 @@ module Norvel
       def added(row, like, style, labels)
         id = @next
         @next += 1
-        runs = entry_runs(row.wanted, labels, @places.name(row.wanted.paragraph), @format)
+        runs = entry_runs(row.wanted, labels, @places.name(row.wanted.paragraph), computed: @computed)
         Document::Paragraph.new(id, like.part, like.section, style, NOTHING, NOTHING, runs, nil, nil, nil,
           like.container)
       end

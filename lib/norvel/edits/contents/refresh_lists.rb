@@ -32,7 +32,7 @@ module Norvel
 
       # Numbers of the lists that say something else than they should, and have something to say.
       def stale(document)
-        document.lay_out
+        Layout.of(document)
         lists = Structure::ContentsLists.new(document)
         lists.lists.each_index.select { |number|
           lists.stale(lists.lists[number]).positive? && lists.wanted(lists.lists[number]).any?

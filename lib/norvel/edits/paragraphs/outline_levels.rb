@@ -42,7 +42,7 @@ module Norvel
 
       def level(document, paragraph)
         return @level if @level
-        now = document.settled.role(paragraph)[/\Aheading_(\d)/, 1]&.to_i
+        now = Survey.role(document, paragraph)[/\Aheading_(\d)/, 1]&.to_i
         {"mark" => now || 1, "up" => (now || 2) - 1, "down" => (now || 0) + 1}.fetch(@act)
           .clamp(LEVELS.begin, LEVELS.end)
       end

@@ -19,7 +19,7 @@ module Norvel
       # The document with what the block did. Heads that nothing shows any more go.
       def change
         yield self
-        settle_nothing if @document.format == "docx"
+        settle_nothing if @document.conventions.heads_inherited
         sections = @sections.zip(@said).map do |section, said|
           heads = said.transform_values(&:freeze).reject { |_, which| which.empty? }.freeze
           (heads == section.heads) ? section : section.with(heads:)

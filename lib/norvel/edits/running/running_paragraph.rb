@@ -61,7 +61,7 @@ module Norvel
       def instruction(name)
         return Running::Line::FIELDS.fetch(name) unless name == "chapter"
         style = @document.style_of(chapter).name
-        level = style.casecmp?("Heading 1") || @document.format != "docx" # others know headings by their level alone
+        level = style.casecmp?("Heading 1") || !@document.conventions.chapters_by_style
         level ? "STYLEREF 1" : %(STYLEREF "#{style}")
       end
 

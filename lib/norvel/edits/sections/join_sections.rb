@@ -39,7 +39,7 @@ module Norvel
           raise Refused, "There is no section #{@number} with one before it."
         end
         first = @keep == "this" && @number == 2
-        return unless first && document.format != "docx" && document.paragraphs.first.container
+        return unless first && !document.conventions.sections_end && document.paragraphs.first.container
         raise Refused, "The text begins with a table, which can't name another set-up: keep that of the section before."
       end
 

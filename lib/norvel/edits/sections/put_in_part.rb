@@ -92,7 +92,7 @@ module Norvel
       end
 
       def body_style(document)
-        worn = document.paragraphs.select { |one| document.settled.role(one) == "body" }.map(&:style_id)
+        worn = document.paragraphs.select { |one| Survey.role(document, one) == "body" }.map(&:style_id)
         worn.tally.max_by(&:last)&.first || document.sheet.default&.id
       end
 

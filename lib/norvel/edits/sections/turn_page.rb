@@ -90,17 +90,17 @@ module Norvel
 
       def caption?(document, place, section)
         paragraph = (document.paragraphs[place] unless place.negative?) or return false
-        paragraph.container.nil? && paragraph.section == section && document.settled.role(paragraph) == "caption"
+        paragraph.container.nil? && paragraph.section == section && Survey.role(document, paragraph) == "caption"
       end
 
       def refuse(document, first, last)
         paragraph = document.paragraphs[first]
         raise Refused, "Its sheet lies on its long side already." if document.section_of(paragraph).landscape?
         if close?(document, first, document.paragraphs[first - 1]) ||
-            (document.format != "docx" && close?(document, last + 1, document.paragraphs[last + 1]))
+            (!document.conventions.sections_end && close?(document, last + 1, document.paragraphs[last + 1]))
           raise Refused, "Two tables stand right after each other: put a paragraph between them first."
         end
-        return if document.format == "docx" || paragraph.container.nil?
+        return if document.conventions.sections_end || paragraph.container.nil?
         raise Refused, "Put the caption of the table above it first: the turned page begins with it."
       end
 

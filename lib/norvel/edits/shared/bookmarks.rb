@@ -33,7 +33,7 @@ module Norvel
       def add(paragraph)
         number = @next = (@next || greatest) + 1
         name = "#{STEM}#{number}"
-        id = (@document.format == "docx") ? number.to_s : name
+        id = @document.conventions.bookmarks_numbered ? number.to_s : name
         edges = [[0, "start", name], [paragraph.raw_text.size, "end", nil]].map do |at, edge, said|
           Document::Anchor.new(at, Document::Bookmark.new(id:, edge:, name: said))
         end

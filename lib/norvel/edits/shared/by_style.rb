@@ -19,7 +19,7 @@ module Norvel
       # Is a style worn by headings of one level alone?
       def own?(style, document)
         roles = document.paragraphs.select { |paragraph| document.style_of(paragraph).equal?(style) }
-          .map { |paragraph| document.settled.role(paragraph) }.uniq - ["blank"]
+          .map { |paragraph| Survey.role(document, paragraph) }.uniq - ["blank"]
         roles.size == 1 && roles.first.start_with?("heading_")
       end
     end

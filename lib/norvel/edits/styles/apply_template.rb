@@ -85,7 +85,7 @@ module Norvel
       end
 
       def text?(document, paragraph)
-        document.settled.role(paragraph) == "body" && document.settled.sure?(paragraph)
+        Survey.role(document, paragraph) == "body" && Survey.sure?(document, paragraph)
       end
 
       # The one its own text wears, or of that name where it has no text.
@@ -110,7 +110,7 @@ module Norvel
         offered = Survey::StyleRoles.best(@template)
         played = document.paragraphs.reject(&:blank?).group_by { |paragraph| document.style_of(paragraph)&.id }
         styles.filter_map do |style|
-          role = (played[style.id] || []).map { |paragraph| document.suggestions.role(paragraph.id) }.tally
+          role = (played[style.id] || []).map { |paragraph| Survey::Suggestions.of(document).role(paragraph.id) }.tally
             .max_by(&:last)&.first
           found = role && offered[role]
           [style.id, [found, role]] if found

@@ -34,9 +34,9 @@ module Norvel
       # Ids of others that wear the style and would look otherwise.
       def moved(before, after)
         ours = @ids.to_h { |id| [id, true] }
-        kinds = @kinds ? @ids.map { |id| before.settled.role(before.paragraph(id)) }.uniq : []
+        kinds = @kinds ? @ids.map { |id| Survey.role(before, before.paragraph(id)) }.uniq : []
         before.everything.select { |one| !ours[one.id] && before.style_of(one)&.id == @style }
-          .reject { |one| kinds.include?(before.settled.role(one)) }.group_by(&:makeup)
+          .reject { |one| kinds.include?(Survey.role(before, one)) }.group_by(&:makeup)
           .select { |_, (one, *)| @values.keys.any? { |name| moves?(before, after, one, name) } }
           .each_value.flat_map { |list| list.map(&:id) }
       end

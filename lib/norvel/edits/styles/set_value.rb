@@ -17,7 +17,7 @@ module Norvel
       # table, "everything"; but: roles that are left out.
       def self.chosen(document, on, but: [])
         document.working.reject(&:blank?).select do |paragraph|
-          role = document.settled.role(paragraph)
+          role = Survey.role(document, paragraph)
           on.any? { |name| covers?(name, role) } && but.none? { |name| covers?(name, role) }
         end.map(&:id)
       end

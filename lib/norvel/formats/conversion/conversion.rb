@@ -16,7 +16,7 @@ module Norvel
 
       # Raises Unwritable.
       def written
-        Unmodelled.tell(@document, @report) unless Formats[@document.format].rules == @target.rules
+        Unmodelled.tell(@document, @report) unless @document.conventions == @target.conventions
         bytes = @target.builder.call(translated, @report)
         again = Formats.read(bytes, name: @document.name)
         refuse unless words(@document) == words(again) && heads_carried?(again)

@@ -31,7 +31,8 @@ module Norvel
         blocks = [Markup::Block.new(role: "body")] if blocks.empty?
         put(blocks, :body, nil)
         section = own_section
-        Document.new(format: @template.format, name: @name, paragraphs: @paragraphs.freeze, tables: @tables.freeze,
+        Document.new(format: @template.format, name: @name, conventions: @template.conventions,
+          paragraphs: @paragraphs.freeze, tables: @tables.freeze,
           stories: (notes + heads(section)).freeze, sections: [section].freeze, page_styles: @template.page_styles,
           sheet: @wardrobe.sheet, numbering: @numbering, info:, settings: @template.settings,
           source: Formats::ImageSource.new(@images, @template.source))

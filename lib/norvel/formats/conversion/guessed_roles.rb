@@ -13,7 +13,7 @@ module Norvel
       # The Text with the roles of plain paragraphs.
       def of(text)
         document = bare(text)
-        roles = document.paragraphs.to_h { |paragraph| [paragraph.id, document.suggestions[paragraph.id]] }
+        roles = document.paragraphs.to_h { |paragraph| [paragraph.id, Survey::Suggestions.of(document)[paragraph.id]] }
         blocks = text.blocks.each.with_index(1).map do |block, id|
           suggestion = roles[id]
           plain = block.role == "body" && block.place.nil?

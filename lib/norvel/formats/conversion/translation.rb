@@ -20,9 +20,10 @@ module Norvel
       end
 
       def document
-        return @document if @document.format == @target.name || Formats[@document.format].rules == @target.rules
+        return @document if @document.format == @target.name || @document.conventions == @target.conventions
         @came = renamed
-        bare = @came.with(format: @target.name, sheet: named_sheet, numbering: numbering)
+        bare = @came.with(format: @target.name, conventions: @target.conventions, sheet: named_sheet,
+          numbering:)
         settled = bare.with(sheet: settled_sheet(bare))
         fitting = Edits::Fitting.new(@came, settled)
         everything = broken(@came.everything).map { |paragraph| paragraph(paragraph, fitting) }

@@ -24,7 +24,8 @@ module Norvel
           @document ||= begin
             read_text
             Document.new(
-              format: "docx", name: @name, paragraphs: text.paragraphs.freeze, tables: text.tables.freeze,
+              format: "docx", name: @name, conventions: CONVENTIONS,
+              paragraphs: text.paragraphs.freeze, tables: text.tables.freeze,
               stories: (notes + running_heads.stories).freeze, sections: sections.freeze,
               page_styles: PageStyles.read(package.related("settings")).freeze, sheet:, numbering:,
               info: Information.read(package),

@@ -28,8 +28,9 @@ module Norvel
             read_text
             sections = sections()
             Document.new(
-              format: package.flat? ? "fodt" : "odt", name: @name, paragraphs: text.paragraphs.freeze,
-              tables: text.tables.freeze, stories: @stories.freeze, sections: sections.freeze,
+              format: package.flat? ? "fodt" : "odt", name: @name, conventions: CONVENTIONS,
+              paragraphs: text.paragraphs.freeze, tables: text.tables.freeze, stories: @stories.freeze,
+              sections: sections.freeze,
               page_styles: masters.page_styles.freeze, sheet: styles.sheet, numbering: lists.numbering,
               info: Information.read(package.meta), settings:, source: package.container, unseen: 0
             )

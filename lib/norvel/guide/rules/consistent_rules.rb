@@ -14,7 +14,7 @@ module Norvel
           names = Consistency::RULES.select { |name| asked?("consistent.#{name}") }
           return [] if names.empty?
           ends = names.include?("page_ends") ? PageEnds.new(@check).findings : []
-          ends + Consistency.of(@document, @document.settled, rules: names).map { |odd| told(odd) }
+          ends + Consistency.of(@document, Survey::SettledRoles.of(@document), rules: names).map { |odd| told(odd) }
         end
 
         private

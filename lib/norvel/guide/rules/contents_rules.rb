@@ -21,7 +21,7 @@ module Norvel
         end
 
         def findings
-          return [] if @document.pages.nil? || LISTS.none? { |name| @guide.part(name) }
+          return [] if Layout.pages(@document).nil? || LISTS.none? { |name| @guide.part(name) }
           stale = contents.lists.each_with_index.filter_map { |list, number| stale(list, number) }
           stale + of_headings.filter_map { |list| levels(list) } + [missing].compact
         end

@@ -22,7 +22,7 @@ module Norvel
         end
 
         def findings
-          return [] unless @document.pages
+          return [] unless Layout.pages(@document)
           stretches.flat_map { |matter, sheets| judged(matter, sheets) }.compact + chapter_starts
         end
 
@@ -31,8 +31,9 @@ module Norvel
         # [[what the guide asks, the sheets it is asked of], …]: those before the first chapter are front matter.
         def stretches
           chapter = Structure::Matters.new(@document).first_chapter
-          at = chapter ? @document.pages.sheet_of(chapter.id).page - 1 : 0
-          sheets = {"front" => @document.pages.sheets.first(at), "body" => @document.pages.sheets.drop(at)}
+          at = chapter ? Layout.pages(@document).sheet_of(chapter.id).page - 1 : 0
+          all = Layout.pages(@document).sheets
+          sheets = {"front" => all.first(at), "body" => all.drop(at)}
           @guide.matters.filter_map { |matter|
             own = sheets[matter["matter"]]
             [matter, own] if own&.any? { |sheet| !sheet.blank }
@@ -110,7 +111,7 @@ module Norvel
         # Some have it at head and foot. Told once for each part.
         def labels_on(sheet)
           @labels ||= Hash.new { |places, story| places[story] = place_in(story) }.compare_by_identity
-          @document.pages.running(sheet).filter_map { |story| @labels[story] }
+          Layout.pages(@document).running(sheet).filter_map { |story| @labels[story] }
         end
 
         def place_in(story)
@@ -130,7 +131,7 @@ module Norvel
         end
 
         def chapter_start(heading, asked)
-          sheet = @document.pages.sheet_of(heading.id) or return
+          sheet = Layout.pages(@document).sheet_of(heading.id) or return
           opens = sheet.lines.find { |line| !line.text.strip.empty? }&.block&.paragraph.equal?(heading)
           return if opens && (asked == "new_page" || sheet.side == "right")
           page = (asked == "new_page") ? "a new page" : "a new right page"

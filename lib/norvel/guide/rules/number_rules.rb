@@ -54,7 +54,7 @@ module Norvel
         end
 
         def stale
-          kinds = ["sequence", "reference", ("page_reference" if @document.pages)].compact
+          kinds = ["sequence", "reference", ("page_reference" if Layout.pages(@document))].compact
           Structure::ComputedNumbers.new(@document).stale(kinds).map do |one|
             found(one.paragraph.id, asked: one.should, found: one.says, cause: ["stale"], mend: refresh,
               message: "A number that is computed says #{quoted(one.says)} and should say “#{one.should}”")

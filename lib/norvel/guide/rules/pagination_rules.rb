@@ -22,7 +22,7 @@ module Norvel
         private
 
         def pages
-          @document.pages
+          Layout.pages(@document)
         end
 
         def found(rule, paragraph, sheet, **rest)

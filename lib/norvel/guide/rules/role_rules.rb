@@ -82,8 +82,8 @@ module Norvel
           decided = @document.decisions.key?(paragraph.id)
           message = "#{decided ? "Is" : "Looks like"} #{speak(role, lower: true)}, and is in #{name}"
           finding(role.start_with?("heading_") ? "headings.unmarked" : "role.#{role}.style", paragraph:, message:,
-            asked: wanted, found: @document.settled.because(paragraph).first(3).join(", "), cause: [role, why, name],
-            mend: put_in_style(wanted, role, why), cite: asked["cite"])
+            asked: wanted, found: Survey::SettledRoles.of(@document).because(paragraph).first(3).join(", "),
+            cause: [role, why, name], mend: put_in_style(wanted, role, why), cite: asked["cite"])
         end
 
         # Why a person is asked first, nil where nobody needs to be.

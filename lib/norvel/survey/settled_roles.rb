@@ -4,7 +4,7 @@ module Norvel
   module Survey
     # What every paragraph of a document is, settled once: as a person decided, else as its style tells, else as it is
     # suggested. A bulk change settles the roles before it begins and goes by them to its end.
-    class Settled
+    class SettledRoles
       # A suggestion of less confidence is no ground for a change that nobody looks at.
       SURE = 0.75
 
@@ -13,6 +13,17 @@ module Norvel
         def sure?
           by != :suggestion || confidence >= SURE
         end
+      end
+
+      # Those of a document, settled once.
+      def self.of(document)
+        document.reading[SettledRoles] ||= new(document)
+      end
+
+      # The document, for which what was settled of another state holds.
+      def self.hold(settled, document)
+        document.reading[SettledRoles] ||= settled
+        document
       end
 
       # earlier: what was settled of a state before, which goes on holding for the paragraphs of that
@@ -24,7 +35,7 @@ module Norvel
 
       # The same for a later state: what came since is judged as it stands there.
       def continued(document)
-        (document.next_id > @document.next_id) ? Settled.new(document, earlier: self) : self
+        (document.next_id > @document.next_id) ? SettledRoles.new(document, earlier: self) : self
       end
 
       # Was it settled for this very state of the document?
@@ -48,13 +59,13 @@ module Norvel
 
       # Why, in words.
       def because(paragraph)
-        known_before?(paragraph) ? @earlier.because(paragraph) : @document.suggestions[paragraph.id].because
+        known_before?(paragraph) ? @earlier.because(paragraph) : Suggestions.of(@document)[paragraph.id].because
       end
 
       # Does it stand on the title page, whose places carry sense?
       def title_page?(paragraph)
         return @earlier.title_page?(paragraph) if known_before?(paragraph)
-        @document.suggestions.title_page?(paragraph.id)
+        Suggestions.of(@document).title_page?(paragraph.id)
       end
 
       protected
@@ -73,7 +84,7 @@ module Norvel
         return @earlier[paragraph] if known_before?(paragraph)
         return Role.new("blank", :style, 1.0) if paragraph.blank?
         decided = @document.decisions[paragraph.id]
-        suggestion = @document.suggestions[paragraph.id]
+        suggestion = Suggestions.of(@document)[paragraph.id]
         return Role.new(suggestion.role, :decision, 1.0) if decided
         told = StyleRoles.telling(@document, paragraph)
         told ? Role.new(told, :style, 1.0) : Role.new(suggestion.role, :suggestion, suggestion.confidence)
