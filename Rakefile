@@ -9,3 +9,10 @@ task :css do
     sh({"BUNDLE_GEMFILE" => "app/assets/Gemfile"}, "bundle install --quiet && bundle exec tailwindcss -i app/assets/norvel.css -o public/norvel.css --minify")
   end
 end
+
+desc "Draw in docs/architecture.md which folder of the core refers to which"
+task :architecture do
+  require_relative "spec/support/references"
+  path = "docs/architecture.md"
+  File.write(path, File.read(path).sub(/^\| \|.*?(?=\n\n)/m) { References.new.table })
+end

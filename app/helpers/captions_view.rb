@@ -63,8 +63,9 @@ module CaptionsView
   # What numbers a caption: "typed", "Figure, counted", or what its field is for.
   def counted_words(paragraph)
     field = Norvel::Structure::Sequences.in(paragraph).first or return "typed"
-    anew = field.instruction[/\\r\s*(\d+)/i, 1]
-    ["counted as #{Norvel::Structure::Sequences.name(field)}", ("begins anew with #{anew}" if anew)].compact.join(", ")
+    sequence = field.computes
+    anew = "begins anew with #{sequence.restart}" if sequence.restart
+    ["counted as #{sequence.name}", anew].compact.join(", ")
   end
 
   private

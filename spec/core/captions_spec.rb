@@ -35,7 +35,7 @@ RSpec.describe Norvel::Structure::Captions do
 
   def labels(document) = Norvel::Structure::Captions.new(document).list.map { |one| [one.kind, one.label, one.counted?] }
 
-  def instructions(document) = document.paragraphs.flat_map { |one| Norvel::Structure::Sequences.in(one) }.map(&:instruction)
+  def instructions(document) = document.paragraphs.flat_map { |one| Norvel::Structure::Sequences.in(one) }.map { |field| Norvel::Formats::Docx::FieldInstructions.of(field) }
 
   # Writes it, reads it, and finds every number where a sequence says it is.
   def settled?(document)

@@ -78,11 +78,12 @@ RSpec.describe Norvel::Document do
       expect(document.note(pieces[1]).text).to eq " n"
     end
 
-    it "knows fields by kind, instruction and cached text, nested and over paragraphs" do
+    it "knows fields by what they compute and their cached text, nested and over paragraphs" do
       toc = %(<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText> TOC \\o "1-3" </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>)
       document = docx(p(toc + r("One ") + field("PAGEREF a", "7")) + p(r("Two 9") + '<w:r><w:fldChar w:fldCharType="end"/></w:r>') + p('<w:fldSimple w:instr=" SEQ Figure "><w:r><w:t>3</w:t></w:r></w:fldSimple>') + p(r("after")))
       fields = document.paragraphs.flat_map { |one| one.runs.flat_map { |run| (run.objects + run.within).grep(Norvel::Document::Field) } }
-      expect(fields.map { |one| [one.does, one.instruction.strip, one.cached] }).to eq [["contents", 'TOC \o "1-3"', "One 7Two 9"], ["page_reference", "PAGEREF a", "7"], ["sequence", "SEQ Figure", "3"]]
+      computed = Norvel::Document::Computed
+      expect(fields.map { |one| [one.computes, one.cached] }).to eq [[computed::Contents.new(levels: 1..3), "One 7Two 9"], [computed::PageReference.new(bookmark: "a"), "7"], [computed::Sequence.new(name: "Figure"), "3"]]
       inside = document.paragraphs.map { |one| one.runs.flat_map(&:within).grep(Norvel::Document::FieldResult).map(&:field).uniq }
       expect(inside).to eq [[1, 2], [1], [], []]
     end

@@ -21,4 +21,12 @@ RSpec.describe "The house" do
     busy = sources.grep(/\.erb\z/).select { |path| File.read(path).match?(/<%[-=]* *(?:def |require|\w+\.where\()/) }
     expect(busy).to be_empty
   end
+
+  it "refers from folder to folder of the core in one direction" do
+    expect { References.new.order }.not_to raise_error
+  end
+
+  it "has the drawing of that in its documents as the code has it (rake architecture)" do
+    expect(File.read("#{root}/docs/architecture.md")).to include References.new.table
+  end
 end

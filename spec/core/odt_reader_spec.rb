@@ -293,7 +293,8 @@ RSpec.describe "An OpenDocument text" do
       document = read(p('Page <text:page-number text:select-page="current">4</text:page-number>, Figure <text:sequence text:name="Figure" style:num-format="1">2</text:sequence>, see <text:bookmark-ref text:ref-name="x" text:reference-format="page">9</text:bookmark-ref>'))
       expect(texts(document)).to eq ["Page 4, Figure 2, see 9"]
       fields = document.paragraphs.first.runs.flat_map(&:within)
-      expect(fields.map { |field| [field.does, field.instruction] }).to eq [["page", "PAGE"], ["sequence", "SEQ Figure \\* Arabic"], ["page_reference", "PAGEREF x \\h"]]
+      computed = Norvel::Document::Computed
+      expect(fields.map(&:computes)).to eq [computed::PageNumber.new, computed::Sequence.new(name: "Figure", numerals: "decimal"), computed::PageReference.new(bookmark: "x")]
     end
 
     it "reads links and bookmarks" do
@@ -305,7 +306,7 @@ RSpec.describe "An OpenDocument text" do
       document = read("<text:section text:name=\"s\">#{p("a")}</text:section><text:table-of-content><text:table-of-content-source text:outline-level=\"2\"/><text:index-body><text:index-title>#{p("Contents")}</text:index-title>#{p("entry")}</text:index-body></text:table-of-content>" \
         "<text:numbered-paragraph text:list-id=\"n\">#{p("b")}</text:numbered-paragraph>")
       expect(texts(document)).to eq %w[a Contents entry b]
-      expect(document.paragraphs[1].anchors.map { |one| one.object.instruction }).to eq ['TOC \o "1-2" \h \z \u']
+      expect(document.paragraphs[1].anchors.map { |one| one.object.computes }).to eq [Norvel::Document::Computed::Contents.new(levels: 1..2)]
     end
 
     it "reads images with what is said of them" do

@@ -5,7 +5,7 @@ RSpec.describe "matters and contents lists on any document" do
   def wrong(document)
     Norvel::Layout.of(document)
     lists = Norvel::Structure::ContentsLists.new(document)
-    number = lists.lists.index { |list| list.field.instruction.include?("1-3") } or return "gone"
+    number = lists.lists.index { |list| list.levels == (1..3) } or return "gone"
     lists.compared(lists.lists[number]).filter_map(&:wrong)
   end
 
@@ -40,7 +40,7 @@ RSpec.describe "matters and contents lists on any document" do
     heads = again.paragraphs.select { |one| one.container.nil? && again.look(one)[:outline_level].between?(1, 3) && !one.special? && !one.blank? }
     return if heads.empty?
     changed = Norvel::Edits::Retype.new(heads[dice.rand(heads.size)].id, "Another heading").apply(again).after
-    number = Norvel::Structure::ContentsLists.in(changed).index { |list| list.field.instruction.include?("1-3") }
+    number = Norvel::Structure::ContentsLists.in(changed).index { |list| list.levels == (1..3) }
     expect(wrong(reread(Norvel::Edits::RefreshContents.new(number).apply(changed).after))).to eq []
   rescue Norvel::Refused
     nil

@@ -2,24 +2,20 @@
 
 module Norvel
   class Document
-    # Text that is computed (ISO/IEC 29500-1 17.16): where it begins. A value.
-    #   id           its ordinal in its story, from 1
-    #   does         what it computes, of KINDS
-    #   instruction  as the file has it: " PAGE "
-    #   cached       the text that was computed last; nil when the field is nowhere closed
-    Field = Value.define(:id, :does, :instruction, :cached) do
-      self::KINDS = {
-        "PAGE" => "page", "NUMPAGES" => "pages", "SECTIONPAGES" => "pages_of_section", "SECTION" => "section",
-        "TOC" => "contents",
-        "REF" => "reference", "PAGEREF" => "page_reference", "NOTEREF" => "reference", "SEQ" => "sequence",
-        "STYLEREF" => "style_text",
-        "HYPERLINK" => "link", "TITLE" => "title", "AUTHOR" => "author"
-      }.merge(%w[DATE TIME CREATEDATE SAVEDATE PRINTDATE].to_h { |word| [word, "date"] }).freeze
+    # Text that is computed: where it begins. A value.
+    #   id        its ordinal in its story, from 1
+    #   computes  what it computes, of Computed
+    #   cached    the text that was computed last; nil when the field is nowhere closed
+    #   source    how its file says it, where that is another way than the usual; for writers of that format alone
+    Field = Value.define(:id, :computes, :cached, :source) do
+      # Those that begin in a paragraph, or whose result it shows.
+      def self.in(paragraph)
+        paragraph.runs.flat_map { |run| (run.objects + run.within).grep(self) }.uniq
+      end
 
-      # What an instruction computes.
-      #   Field.does(" PAGE \\* roman ") # => "page"
-      def self.does(instruction)
-        self::KINDS.fetch(instruction.to_s[/\A\s*(\w+)/, 1].to_s.upcase, "other")
+      # What it computes in a word: "page", "sequence".
+      def does
+        computes.kind
       end
 
       def kind

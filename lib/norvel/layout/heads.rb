@@ -69,7 +69,7 @@ module Norvel
           **{"title" => @document.info[:title], "author" => @document.info[:author]}.compact
             .transform_values { |text| FieldValues::Value.new(nil, text) }
         }
-        FieldValues::OnSheet.new(said, ->(instruction) { RunningTitle.new(result).on(sheet, instruction) })
+        FieldValues::OnSheet.new(said, ->(wanted) { RunningTitle.new(result).on(sheet, wanted) })
       end
     end
   end

@@ -11,7 +11,7 @@ module Norvel
       # {paragraph id => {field id => text}}
       def said
         @result.stories.setting.computed.each_with_object({}) do |paragraph, found|
-          fields = FieldValues.in(paragraph).select { |field| FieldValues::InText::PAGES.include?(field.does) }
+          fields = Document::Field.in(paragraph).select { |field| FieldValues::InText::PAGES.include?(field.does) }
           values = values(fields, paragraph)
           found[paragraph.id] = values if values.any?
         end
@@ -25,13 +25,13 @@ module Norvel
       end
 
       def value(field, sheet)
-        format = FieldValues.format(field.instruction)
+        numerals = field.computes.numerals
         case field.does
-        when "page" then format ? Document::Numerals.write(sheet.number, format) : sheet.label
-        when "pages" then Document::Numerals.write(@result.sheets.size, format || "decimal")
+        when "page" then numerals ? Document::Numerals.write(sheet.number, numerals) : sheet.label
+        when "pages" then Document::Numerals.write(@result.sheets.size, numerals || "decimal")
         else
           own = @result.sheets.count { |other| other.section == sheet.section }
-          Document::Numerals.write(own, format || "decimal")
+          Document::Numerals.write(own, numerals || "decimal")
         end
       end
     end

@@ -10,8 +10,9 @@ module Norvel
         @document = result.document
       end
 
-      def on(sheet, instruction)
-        wanted = paragraphs(instruction)
+      # style_text: a Document::Computed::StyleText
+      def on(sheet, style_text)
+        wanted = paragraphs(style_text)
         return if wanted.empty?
         here = sheet.paragraphs.find { |paragraph| wanted[paragraph.id] }
         (here || last_before(sheet, wanted))&.text&.strip
@@ -19,16 +20,15 @@ module Norvel
 
       private
 
-      # {id => true} of those in the style; a bare number is a heading's level.
-      def paragraphs(instruction)
-        name = instruction[/STYLEREF\s+(?:"([^"]+)"|(\S+))/i] && ($1 || $2)
-        @result.running_titles[name.to_s] ||= @document.paragraphs.select { |one| wears?(one, name.to_s) }
+      # {id => true} of those in the style, or of headings of the level.
+      def paragraphs(style_text)
+        @result.running_titles[style_text] ||= @document.paragraphs.select { |one| wears?(one, style_text) }
           .to_h { |one| [one.id, true] }
       end
 
-      def wears?(paragraph, name)
-        return @document.heading_level(paragraph) == name.to_i if name.match?(/\A[1-9]\z/)
-        @document.style_name(paragraph).casecmp?(name)
+      def wears?(paragraph, style_text)
+        return @document.heading_level(paragraph) == style_text.level if style_text.level
+        @document.style_name(paragraph).casecmp?(style_text.style.to_s)
       end
 
       def last_before(sheet, wanted)

@@ -5,10 +5,12 @@ module Norvel
     # What a running head or foot says in one line: at the left, in the middle, at the right. What is computed stands in
     # braces: "{chapter}", "Page {page} of {pages}".
     Line = Value.define(:left, :middle, :right, left: "", middle: "", right: "") do
-      # What can be computed, by what a Document::Field does (ISO/IEC 29500-1 17.16.5).
-      self::FIELDS = {"page" => "PAGE", "pages" => "NUMPAGES", "title" => "TITLE", "author" => "AUTHOR",
-                      "chapter" => "STYLEREF"}.freeze
-      self::DOES = self::FIELDS.keys.to_h { |name| [(name == "chapter") ? "style_text" : name, name] }.freeze
+      # What can be computed, by its name in braces.
+      self::FIELDS = {"page" => Document::Computed::PageNumber, "pages" => Document::Computed::PageCount,
+                      "title" => Document::Computed::Title, "author" => Document::Computed::Author,
+                      "chapter" => Document::Computed::StyleText}.freeze
+      # {what a Document::Field does => that name}
+      self::DOES = self::FIELDS.to_h { |name, computed| [computed.new.kind, name] }.freeze
       self::TOKEN = /\{(#{self::FIELDS.keys.join("|")})\}/
       self::SIDES = {"left" => :left, "justify" => :left, "center" => :middle, "right" => :right}.freeze
       self::STOPS = {"centred" => :middle, "right" => :right}.freeze

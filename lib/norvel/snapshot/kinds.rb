@@ -6,7 +6,6 @@ module Norvel
     module Kinds
       ALL = {
         "image" => Document::Image, "box" => Document::TextBox, "note" => Document::NoteMark,
-        "field" => Document::Field,
         "field_part" => Document::FieldPart, "field_result" => Document::FieldResult, "link" => Document::Link,
         "bookmark" => Document::Bookmark, "comment" => Document::CommentMark, "equation" => Document::Equation,
         "sign" => Document::CharacterSign, "unknown" => Document::Unknown, "table" => Document::Table,
@@ -22,8 +21,17 @@ module Norvel
         NAMES.fetch(value.class)
       end
 
+      # Fields stand as their instruction (ISO/IEC 29500-1 17.16).
+      def field(value)
+        instruction = Formats::Docx::FieldInstructions.of(value)
+        {"~": "field", id: value.id, instruction:, cached: value.cached}.compact
+      end
+
       # A value of that name with these members. Raises Error for a name of another edition.
       def make(name, members)
+        if name == "field"
+          return Formats::Docx::FieldInstructions.field(*members.values_at(:id, :instruction, :cached))
+        end
         ALL.fetch(name) { raise Error, "This document was saved by another edition of Norvel." }.new(**members)
       end
     end

@@ -84,6 +84,7 @@ module Norvel
         when Styles::PropertySet then {"~": "set", number: set(value)}
         when Array then value.map { |item| plain(item) }
         when Hash then value.transform_values { |item| plain(item) }
+        when Document::Field then Kinds.field(value)
         when Struct then {"~": Kinds.name(value), **value.to_h.compact.transform_values { |item| plain(item) }}
         else value
         end

@@ -56,7 +56,7 @@ module Norvel
 
       # The name it counts in: that of its field, that of others of its kind, its word, else the usual one.
       def sequence(kind, word, field)
-        named = field && Sequences.name(field) and return named
+        named = field&.computes&.name and return named
         (@names ||= {})[kind] ||= counted_names[kind] || (SHORT.match?(word) ? NAMES[kind] : word.capitalize)
       end
 
@@ -64,7 +64,7 @@ module Norvel
         @counted_names ||= @document.paragraphs.reject(&:plain?).each_with_object({}) do |paragraph, names|
           field = Sequences.in(paragraph).first or next
           match = NUMBER.match(paragraph.seen_text) or next
-          names[match[:figure] ? :figure : :table] ||= Sequences.name(field)
+          names[match[:figure] ? :figure : :table] ||= field.computes.name
         end
       end
     end

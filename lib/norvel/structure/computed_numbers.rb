@@ -10,8 +10,6 @@ module Norvel
       # text
       Stale = Value.define(:paragraph, :field, :says, :should)
 
-      OTHERWISE = /\\[rnwpfd]\b/i # a reference that asks for a number or a direction instead of the words
-
       # The words that a field shows in a paragraph; where it stands in one run with them, as it was read.
       def self.words(paragraph, field)
         shown = paragraph.runs.select { |run| shows?(run, field) }
@@ -31,7 +29,7 @@ module Norvel
       def stale(kinds = %w[sequence reference page_reference])
         @document.paragraphs.reject(&:plain?).flat_map do |paragraph|
           next [] if listed?(paragraph)
-          fields = Layout::FieldValues.in(paragraph).select { |field| kinds.include?(field.does) }
+          fields = Document::Field.in(paragraph).select { |field| kinds.include?(field.does) }
           fields.filter_map { |field| stale_field(paragraph, field) }
         end
       end
@@ -63,20 +61,16 @@ module Norvel
       end
 
       def named(field)
-        place = places[target(field)] or return
-        return if field.instruction.match?(OTHERWISE) || field.instruction.match?(/\A\s*NOTEREF/i)
+        place = places[field.computes.bookmark] or return
+        return unless field.computes.as == :words
         paragraph, from, to = place
         text = paragraph.raw_text[from...to].to_s.gsub(Document::Run::SIGNS, "")
         text unless text.empty?
       end
 
       def page(field)
-        paragraph, = places[target(field)]
+        paragraph, = places[field.computes.bookmark]
         Layout.pages(@document).label_of(paragraph.id).to_s if paragraph && Layout.pages(@document)
-      end
-
-      def target(field)
-        field.instruction.to_s[/\A\s*\w*REF\s+(?:"([^"]+)"|(\S+))/i] && ($1 || $2)
       end
 
       # {name => [paragraph, from, to]} of places that begin and end in one paragraph.

@@ -9,19 +9,12 @@ module Norvel
       List = Value.define(:field, :first, :last) do
         # Its levels of headings; nil where it lists captions.
         def levels
-          return if captions
-          from, to = field.instruction.to_s.match(/\\o\s+"?(\d)\s*-\s*(\d)/)&.captures
-          from ? (from.to_i..to.to_i) : (1..9)
+          field.computes.levels || (1..9) unless captions
         end
 
         # The name of the sequence whose captions it lists, nil for headings.
         def captions
-          field.instruction.to_s[/\\[ac]\s+"?([^"\\]+?)"?\s*(?:\\|\z)/i, 1]
-        end
-
-        # Does it list captions without their label and number (\\a, 17.16.5.68)?
-        def bare?
-          field.instruction.to_s.match?(/\\a\s/i)
+          field.computes.captions
         end
 
         # Its paragraphs in a document.
@@ -82,7 +75,7 @@ module Norvel
         listed.reject { |paragraph, _| own[paragraph.id] }.map do |paragraph, level|
           marker = @document.markers[paragraph.id].to_s
           words = plain([marker, paragraph.text].join(" "))
-          words = words.sub(Captions::NUMBER, "").sub(/\A[\s.:)–—-]+/, "") if list.bare?
+          words = words.sub(Captions::NUMBER, "").sub(/\A[\s.:)–—-]+/, "") unless list.field.computes.labels
           Wanted.new(paragraph, level, words, @pages.label_of(paragraph.id).to_s)
         end
       end
@@ -111,10 +104,7 @@ module Norvel
       def captioned(name)
         @document.paragraphs.filter_map do |paragraph|
           next if paragraph.plain?
-          counts = Layout::FieldValues.in(paragraph).any? do |field|
-            field.does == "sequence" && field.instruction.to_s[/SEQ\s+"?([^"\\\s]+)/, 1].to_s.casecmp?(name)
-          end
-          [paragraph, 1] if counts
+          [paragraph, 1] if Sequences.in(paragraph).any? { |field| field.computes.name.casecmp?(name) }
         end
       end
 

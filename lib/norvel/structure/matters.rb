@@ -91,7 +91,7 @@ module Norvel
       def blank_first?(section, number)
         section.title_page && %w[header footer].none? do |kind|
           story = @document.head(number, kind, "first")
-          story&.paragraphs&.any? { |one| Layout::FieldValues.in(one).any? { |field| field.does == "page" } }
+          story&.paragraphs&.any? { |one| Document::Field.in(one).any? { |field| field.does == "page" } }
         end
       end
 

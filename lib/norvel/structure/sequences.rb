@@ -3,19 +3,11 @@
 module Norvel
   module Structure
     # What numbers of sequences say (ISO/IEC 29500-1 17.16.5.56): each counts on from the one before of its name, unless
-    # its instruction says where it begins anew.
+    # it says where it begins anew.
     class Sequences
-      SWITCH = ->(letter) { /\\#{letter}\s*(\d+)/i }
-      RESET, AFTER_HEADING = SWITCH["r"], SWITCH["s"]
-
       # The fields of sequences that begin in a paragraph.
       def self.in(paragraph)
-        Layout::FieldValues.in(paragraph).select { |field| field.does == "sequence" }
-      end
-
-      # The name that a field counts in.
-      def self.name(field)
-        field.instruction.to_s[/SEQ\s+(?:"([^"]+)"|([^\\\s]+))/i] && ($1 || $2)
+        Document::Field.in(paragraph).select { |field| field.does == "sequence" }
       end
 
       def initialize(document)
@@ -43,12 +35,13 @@ module Norvel
       end
 
       def value(field)
-        name, instruction = Sequences.name(field).to_s.downcase, field.instruction.to_s
-        (level = instruction[AFTER_HEADING, 1]) && note(name, level.to_i)
-        if (number = instruction[RESET, 1]) then @counts[name] = number.to_i
-        elsif !instruction.match?(/\\c\b/i) then @counts[name] += 1
+        sequence = field.computes
+        name = sequence.name.downcase
+        note(name, sequence.after_heading) if sequence.after_heading
+        if sequence.restart then @counts[name] = sequence.restart
+        elsif !sequence.repeats then @counts[name] += 1
         end
-        Document::Numerals.write(@counts[name], Layout::FieldValues.format(instruction) || "decimal")
+        Document::Numerals.write(@counts[name], sequence.numerals || "decimal")
       end
 
       # A heading may have come before the first of its kind tells that it matters: it counts from nothing then anyway.

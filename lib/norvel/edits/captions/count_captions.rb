@@ -55,28 +55,27 @@ module Norvel
 
       def with_field(document, caption, before)
         paragraph = document.paragraph(caption.id)
-        field = Document::Field.new(id: next_field(paragraph), does: "sequence", cached: caption.number.to_s,
-          instruction: instruction(document, caption, before))
+        field = Document::Field.new(id: next_field(paragraph), computes: sequence(document, caption, before),
+          cached: caption.number.to_s)
         CaptionNumber.new(paragraph).counted(field)
       end
 
       def next_field(paragraph)
-        (Layout::FieldValues.in(paragraph).map(&:id).max || 0) + 1
+        (Document::Field.in(paragraph).map(&:id).max || 0) + 1
       end
 
-      def instruction(document, caption, before)
-        name = caption.sequence.match?(/\s/) ? %("#{caption.sequence}") : caption.sequence
-        ["SEQ #{name} \\* ARABIC", restart(document, caption, before)].compact.join(" ")
+      def sequence(document, caption, before)
+        Document::Computed::Sequence.new(name: caption.sequence, **beginning(document, caption, before))
       end
 
       # By chapter, the sequence begins anew after every heading of the first level, where chapters have one; elsewhere,
       # and in a format that knows nothing of that, the first of a chapter says its number.
-      def restart(document, caption, before)
+      def beginning(document, caption, before)
         new_chapter = caption.chapter && (before.nil? || before.chapter != caption.chapter)
         headed = caption.chapter && document.conventions.sequences_by_heading &&
           new_chapter == heading_between?(document, before, caption)
-        return "\\r #{caption.number}" if !CountCaptions.follows?(caption, before) || (new_chapter && !headed)
-        "\\s 1" if headed
+        return {restart: caption.number} if !CountCaptions.follows?(caption, before) || (new_chapter && !headed)
+        headed ? {after_heading: 1} : {}
       end
 
       def heading_between?(document, before, caption)

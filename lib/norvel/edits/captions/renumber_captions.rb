@@ -57,17 +57,17 @@ module Norvel
       end
 
       def renumbered(document, caption, chapter, number)
-        field = Document::Field.new(id: 1, does: "sequence", cached: number.to_s,
-          instruction: instruction(document, caption.sequence, number))
+        field = Document::Field.new(id: 1, computes: sequence(document, caption.sequence, number),
+          cached: number.to_s)
         CaptionNumber.new(document.paragraph(caption.id)).renumbered(chapter, field)
       end
 
       # By chapter it begins anew after every heading of the first level; a format that knows nothing of that says so at
       # the first of each.
-      def instruction(document, sequence, number)
-        name = sequence.match?(/\s/) ? %("#{sequence}") : sequence
-        anew = document.conventions.sequences_by_heading ? "\\s 1" : ("\\r 1" if number == 1)
-        ["SEQ #{name} \\* ARABIC", (anew if @by_chapter)].compact.join(" ")
+      def sequence(document, name, number)
+        return Document::Computed::Sequence.new(name:) unless @by_chapter
+        return Document::Computed::Sequence.new(name:, after_heading: 1) if document.conventions.sequences_by_heading
+        Document::Computed::Sequence.new(name:, restart: (1 if number == 1))
       end
 
       # What names a caption by its number names it by the new one.

@@ -38,7 +38,8 @@ module Norvel
       def entry_runs(wanted, labels, place, computed:)
         link = Document::Link.new(bookmark: place)
         label = labels[wanted.paragraph.id].to_s
-        page = Document::Field.new(id: 1, does: "page_reference", instruction: "PAGEREF #{place} \\h", cached: label)
+        computes = Document::Computed::PageReference.new(bookmark: place)
+        page = Document::Field.new(id: 1, computes:, cached: label)
         [[wanted.text, [link]], ["\t", [link]], [label, computed ? [link, page] : [link]]]
           .reject { |text, _| text.empty? }
           .map { |text, within| Document::Run.new(text, nil, NOTHING, nil, nil, within.freeze) }.freeze

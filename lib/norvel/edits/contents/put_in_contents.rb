@@ -37,8 +37,8 @@ module Norvel
       end
 
       def field
-        @field ||= Document::Field.new(id: 900_000, does: "contents", cached: "",
-          instruction: @captions ? %(TOC \\h \\z \\c "#{@captions}") : %(TOC \\o "1-#{@levels}" \\h \\z \\u))
+        @field ||= Document::Field.new(id: 900_000, cached: "",
+          computes: Document::Computed::Contents.new(captions: @captions, levels: (1..@levels unless @captions)))
       end
 
       def with_list(document, following, labels)

@@ -9,7 +9,7 @@ module Norvel
       LEVELS = (1..6)
 
       # ids: the paragraphs; act: of ACTS, or a level as "level-2"; guide, hand, pattern: as for PutInRoles
-      def initialize(ids, act, guide: Guide.none, **how)
+      def initialize(ids, act, guide:, **how)
         @ids = ids
         @act = act
         @level = act[/\Alevel-([1-6])\z/, 1]&.to_i

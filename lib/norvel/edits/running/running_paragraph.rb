@@ -54,15 +54,14 @@ module Norvel
 
       def field(piece, id)
         name = piece[/\A#{Running::Line::TOKEN.source}\z/, 1] or return
-        Document::Field.new(id:, does: Running::Line::DOES.key(name), instruction: instruction(name),
-          cached: cached(name))
+        Document::Field.new(id:, computes: computes(name), cached: cached(name))
       end
 
-      def instruction(name)
-        return Running::Line::FIELDS.fetch(name) unless name == "chapter"
+      def computes(name)
+        return Running::Line::FIELDS.fetch(name).new unless name == "chapter"
         style = @document.style_of(chapter).name
         level = style.casecmp?("Heading 1") || !@document.conventions.chapters_by_style
-        level ? "STYLEREF 1" : %(STYLEREF "#{style}")
+        level ? Document::Computed::StyleText.new(level: 1) : Document::Computed::StyleText.new(style:)
       end
 
       # The first paragraph that is marked as a heading of the first level.

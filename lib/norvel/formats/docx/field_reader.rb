@@ -59,7 +59,7 @@ module Norvel
 
         # A field of one element.
         def simple(instruction, cached)
-          Document::Field.new(id: @count += 1, does: Document::Field.does(instruction), instruction:, cached:)
+          FieldInstructions.field(@count += 1, instruction.to_s, cached)
         end
 
         # The objects of a run that is read: frozen unless a field in it is still open.
@@ -76,8 +76,7 @@ module Norvel
 
         def settle(field, closed, unfinished = nil)
           text = field.cached.freeze if closed
-          field.objects[field.place] = Document::Field.new(id: field.id, does: Document::Field.does(field.instruction),
-            instruction: field.instruction.freeze, cached: text)
+          field.objects[field.place] = FieldInstructions.field(field.id, field.instruction.freeze, text)
           field.objects.freeze unless field.objects.equal?(unfinished) || field.objects.include?(nil)
         end
       end

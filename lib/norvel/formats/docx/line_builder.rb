@@ -138,11 +138,12 @@ module Norvel
         end
 
         def field(field)
-          if field.instruction.to_s.empty?
+          instruction = FieldInstructions.of(field)
+          if instruction.empty?
             @report.lost("computed text, kept as words", place: @place)
             return
           end
-          @part.create("fldSimple", "instr" => " #{field.instruction} ")
+          @part.create("fldSimple", "instr" => " #{instruction} ")
         end
 
         # --- what takes no room ---
@@ -163,9 +164,9 @@ module Norvel
         def begun(node, field)
           sign(node, "begin")
           run = node.add_child(@part.create("r"))
-          instruction = run.add_child(@part.create("instrText"))
-          instruction["xml:space"] = "preserve"
-          instruction.content = " #{field.instruction} "
+          text = run.add_child(@part.create("instrText"))
+          text["xml:space"] = "preserve"
+          text.content = " #{FieldInstructions.of(field)} "
           sign(node, "separate")
         end
 

@@ -156,7 +156,7 @@ module Norvel
 
         # [the element that holds its entries, its last paragraph]
         def begin_index(holder, field, last)
-          list = holder.add_child(IndexElements.make(field, @part, @builder.next_index))
+          list = holder.add_child(IndexElements.make(field.computes, @part, @builder.next_index))
           [list.element_children.last, last]
         end
 

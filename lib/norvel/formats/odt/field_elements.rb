@@ -3,64 +3,53 @@
 module Norvel
   module Formats
     module Odt
-      # The element that computes what a field of the document does (ISO/IEC 26300-1 7), from its instruction (ISO/IEC
-      # 29500-1 17.16).
+      # The elements of what fields compute, made (ISO/IEC 26300-1 7).
       module FieldElements
-        PLAIN = {"page" => "page-number", "pages" => "page-count", "title" => "title", "author" => "initial-creator"}
-          .freeze
-        DATES = {"DATE" => "date", "TIME" => "time", "CREATEDATE" => "creation-date", "SAVEDATE" => "modification-date",
-                 "PRINTDATE" => "print-date"}.freeze
-        SWITCHES = {"roman" => "i", "ROMAN" => "I", "alphabetic" => "a", "ALPHABETIC" => "A", "arabic" => "1"}.freeze
+        C = Document::Computed
+        PLAIN = {C::PageNumber => "page-number", C::PageCount => "page-count", C::Title => "title",
+                 C::Author => "initial-creator"}.freeze
+        DATES = {today: "date", now: "time", created: "creation-date", saved: "modification-date",
+                 printed: "print-date"}.freeze
 
         module_function
 
         # A new element without its text; nil for what OpenDocument does not compute.
-        def make(field, part)
-          word, name = words(field)
-          case field.does
-          when "page", "pages", "title", "author" then plain(field, part)
-          when "date" then part.create("text:#{DATES.fetch(word)}", "text:fixed" => "true")
-          when "sequence" then sequence(field, name, part)
-          when "reference", "page_reference" then reference(word, name, field, part)
-          when "style_text" then chapter(name, part)
+        def make(computes, part)
+          case computes
+          when *PLAIN.keys then plain(computes, part)
+          when C::Date then part.create("text:#{DATES.fetch(computes.of)}", "text:fixed" => "true")
+          when C::Sequence then sequence(computes, part)
+          when C::Reference then reference(computes, part)
+          when C::PageReference then bookmark(computes, "page", part)
+          when C::StyleText then chapter(computes, part)
           end
         end
 
-        # [the first word of an instruction, its first argument]
-        def words(field)
-          found = field.instruction.to_s.scan(/"([^"]*)"|(\S+)/).map { |quoted, bare| quoted || bare }
-          [found[0].to_s.upcase, found[1].to_s]
+        def plain(computes, part)
+          page = {"text:select-page" => "current"} if computes.is_a?(C::PageNumber)
+          part.create("text:#{PLAIN.fetch(computes.class)}",
+            {"style:num-format" => Fields::NUMERALS.key(computes.numerals), **(page || {})})
         end
 
-        def plain(field, part)
-          name = PLAIN.fetch(field.does)
-          page = {"text:select-page" => "current"} if field.does == "page"
-          part.create("text:#{name}", {"style:num-format" => format(field), **(page || {})})
+        def sequence(sequence, part)
+          part.create("text:sequence", "text:name" => sequence.name,
+            "text:formula" => sequence.restart || "#{sequence.name}+1",
+            "style:num-format" => Fields::NUMERALS.key(sequence.numerals || "decimal"))
         end
 
-        def format(field)
-          switch = field.instruction.to_s[/\\\*\s*(\w+)/, 1].to_s
-          SWITCHES[switch] || SWITCHES[switch.downcase]
+        def reference(reference, part)
+          return bookmark(reference, "text", part) unless reference.as == :note
+          part.create("text:note-ref", "text:note-class" => "footnote", "text:ref-name" => reference.bookmark,
+            "text:reference-format" => "text")
         end
 
-        def sequence(field, name, part)
-          anew = field.instruction[/\\r\s*(\d+)/i, 1]
-          part.create("text:sequence", "text:name" => name, "text:formula" => anew || "#{name}+1",
-            "style:num-format" => format(field) || "1")
-        end
-
-        def reference(word, name, field, part)
-          if word == "NOTEREF"
-            return part.create("text:note-ref", "text:note-class" => "footnote", "text:ref-name" => name,
-              "text:reference-format" => "text")
-          end
-          part.create("text:bookmark-ref", "text:ref-name" => name,
-            "text:reference-format" => ((field.does == "page_reference") ? "page" : "text"))
+        def bookmark(reference, format, part)
+          part.create("text:bookmark-ref", "text:ref-name" => reference.bookmark, "text:reference-format" => format)
         end
 
         # The text of the nearest heading; for other styles there is nothing like it.
-        def chapter(name, part)
-          level = name[/\A(?:heading )?(\d)\z/i, 1] or return
+        def chapter(text, part)
+          level = text.level || text.style[/\Aheading (\d)\z/i, 1] or return
           part.create("text:chapter", "text:display" => "name", "text:outline-level" => level)
         end
       end

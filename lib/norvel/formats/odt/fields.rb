@@ -3,17 +3,25 @@
 module Norvel
   module Formats
     module Odt
-      # Fields by their elements (ISO/IEC 26300-1 7), and the instruction that says the same in other formats (ISO/IEC
-      # 29500-1 17.16), "" where none does.
+      # What fields compute, read from their elements (ISO/IEC 26300-1 7).
       module Fields
+        C = Document::Computed
+        # By local names in the text vocabulary. What has no kind of its own is named as in ISO/IEC 29500-1 17.16.5,
+        # which both formats understand.
         PLAIN = {
-          "page-number" => "PAGE", "page-count" => "NUMPAGES", "title" => "TITLE", "subject" => "SUBJECT",
-          "author-name" => "AUTHOR", "initial-creator" => "AUTHOR", "creator" => "LASTSAVEDBY", "date" => "DATE",
-          "time" => "TIME", "creation-date" => "CREATEDATE", "modification-date" => "SAVEDATE",
-          "print-date" => "PRINTDATE", "file-name" => "FILENAME", "keywords" => "KEYWORDS",
-          "description" => "COMMENTS", "word-count" => "NUMWORDS", "character-count" => "NUMCHARS"
+          "page-number" => ->(numerals) { C::PageNumber.new(numerals:) },
+          "page-count" => ->(numerals) { C::PageCount.new(numerals:) },
+          "title" => ->(_) { C::Title.new }, "author-name" => ->(_) { C::Author.new },
+          "initial-creator" => ->(_) { C::Author.new },
+          **{"date" => :today, "time" => :now, "creation-date" => :created, "modification-date" => :saved,
+             "print-date" => :printed}.transform_values { |of| ->(_) { C::Date.new(of:) } },
+          **{"subject" => "SUBJECT", "creator" => "LASTSAVEDBY", "file-name" => "FILENAME", "keywords" => "KEYWORDS",
+             "description" => "COMMENTS", "word-count" => "NUMWORDS", "character-count" => "NUMCHARS"}
+            .transform_values { |instruction| ->(_) { C::Other.new(instruction:) } }
         }.freeze
-        FORMATS = {"i" => "roman", "I" => "ROMAN", "a" => "alphabetic", "A" => "ALPHABETIC", "1" => "Arabic"}.freeze
+        # {style:num-format => Document::Numerals} (16.27.1, 19.502)
+        NUMERALS = {"i" => "lower_roman", "I" => "upper_roman", "a" => "lower_letter", "A" => "upper_letter",
+                    "1" => "decimal"}.freeze
 
         # Fields that refer to a place with a name.
         REFERRING = %w[bookmark-ref reference-ref sequence-ref note-ref].freeze
@@ -34,49 +42,45 @@ module Norvel
           NAMES.key?(name)
         end
 
-        # The instruction of an element of the part.
-        #   instruction(<text:page-number/>, part) # => "PAGE"
-        def instruction(node, part)
+        # What an element of the part computes.
+        #   read(<text:page-number/>, part) # => #<Computed::PageNumber>
+        def read(node, part)
           case node.name
           when "sequence" then sequence(node, part)
-          when "chapter" then "STYLEREF #{(part.attr(node, "text:outline-level") || 1).to_i}"
+          when "chapter" then C::StyleText.new(level: (part.attr(node, "text:outline-level") || 1).to_i)
           when *REFERRING then reference(node, part)
-          else [PLAIN[node.name], format(node, part)&.then { |word| "\\* #{word}" }].compact.join(" ")
+          else PLAIN[node.name]&.call(numerals(node, part)) || C::Other.new
           end
         end
 
         # A formula that is a number lets the sequence begin anew with it.
         def sequence(node, part)
           anew = part.attr(node, "text:formula").to_s[/\A(?:\w+:)?\s*(\d+)\s*\z/, 1]
-          ["SEQ #{quoted(part.attr(node, "text:name"))} \\* #{format(node, part) || "ARABIC"}",
-            ("\\r #{anew}" if anew)].compact.join(" ")
+          C::Sequence.new(name: part.attr(node, "text:name").to_s, numerals: numerals(node, part),
+            restart: anew&.to_i)
         end
 
-        # The instruction of a contents list or list of captions.
+        # A contents list or list of captions.
         def index(node, part)
           source = node.element_children.find { |child| child.name.end_with?("-source") }
-          return "TOC \\h \\z \\c #{quoted(caption(source, part))}" unless node.name == "table-of-content"
+          return C::Contents.new(captions: caption(source, part)) unless node.name == "table-of-content"
           levels = source ? (part.attr(source, "text:outline-level") || 3).to_i.clamp(1, 9) : 3
-          "TOC \\o \"1-#{levels}\" \\h \\z \\u"
+          C::Contents.new(levels: 1..levels)
         end
 
         def caption(source, part)
           (source && part.attr(source, "text:caption-sequence-name")) || "Figure"
         end
 
-        def format(node, part)
-          found = part.attr(node, "style:num-format")
-          FORMATS[found] if found && PLAIN.fetch(node.name, "SEQ").match?(/PAGE|SEQ/)
+        def numerals(node, part)
+          NUMERALS[part.attr(node, "style:num-format")]
         end
 
         def reference(node, part)
-          name = quoted(part.attr(node, "text:ref-name"))
-          return "NOTEREF #{name} \\h" if node.name == "note-ref"
-          ((part.attr(node, "text:reference-format") == "page") ? "PAGEREF #{name} \\h" : "REF #{name} \\h")
-        end
-
-        def quoted(name)
-          name.to_s.match?(/\s/) ? "\"#{name}\"" : name.to_s
+          bookmark = part.attr(node, "text:ref-name").to_s
+          return C::Reference.new(bookmark:, as: :note) if node.name == "note-ref"
+          return C::PageReference.new(bookmark:) if part.attr(node, "text:reference-format") == "page"
+          C::Reference.new(bookmark:)
         end
       end
     end

@@ -3,21 +3,21 @@
 module Norvel
   module Formats
     module Odt
-      # The element of a contents list or a list of captions, from the instruction of its field: its levels and what it
-      # lists, with an empty body for the entries as they are (ISO/IEC 26300-1 8).
+      # The element of a contents list or a list of captions, made: its levels and what it lists,
+      # with an empty body for the entries as they are (ISO/IEC 26300-1 8).
       module IndexElements
+        LEVELS = 3 # of a list that says none
         ENTRY = %w[text:index-entry-link-start text:index-entry-chapter text:index-entry-text].freeze
-        LEVELS = 3
 
         module_function
 
-        def make(field, part, number)
-          captions = field.instruction[/\\c\s+"?([^"\\]+?)"?(?:\s|\z)/, 1]
-          captions ? of_captions(captions, part, number) : of_headings(field, part, number)
+        # contents: a Document::Computed::Contents
+        def make(contents, part, number)
+          return of_captions(contents.captions, part, number) if contents.captions
+          of_headings(contents.levels&.end || LEVELS, part, number)
         end
 
-        def of_headings(field, part, number)
-          levels = (field.instruction[/\\o\s+"?1-(\d)"?/, 1] || LEVELS).to_i
+        def of_headings(levels, part, number)
           list = part.create("text:table-of-content", "text:name" => "Contents#{number}")
           source = list.add_child(part.create("text:table-of-content-source", "text:outline-level" => levels))
           (1..levels).each do |level|

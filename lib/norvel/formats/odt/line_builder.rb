@@ -108,25 +108,31 @@ module Norvel
         end
 
         def field(field)
-          return linked(field) if field.does == "link"
+          return linked(field.computes) if field.does == "link"
           return if field.does == "contents"
-          made = FieldElements.make(field, @part)
+          made = FieldElements.make(field.computes, @part)
           begin_anew(made, field) if made && field.does == "sequence"
-          @report.lost("computed text (#{FieldElements.words(field).first}), kept as words", place: @place) unless made
+          lost(field.computes) unless made
           made
         end
 
         # Sequences that begin anew after headings say so themselves here: the number that is shown is the one that
         # counts.
         def begin_anew(made, field)
-          start = @builder&.restart(FieldElements.words(field).last, field.cached) or return
+          start = @builder&.restart(field.computes.name, field.cached) or return
           @part.set(made, "text:formula", start)
         end
 
-        def linked(field)
-          _, target = FieldElements.words(field)
-          bookmark = field.instruction[/\\l\s+"?([^"\s]+)"?/, 1]
-          bookmark ? link(nil, bookmark, nil) : link(target, nil, nil)
+        def linked(computes)
+          link(computes.address, computes.bookmark, nil)
+        end
+
+        # What OpenDocument does not compute, by its usual names.
+        LOST = {"style_text" => "STYLEREF", "pages_of_section" => "SECTIONPAGES", "section" => "SECTION"}.freeze
+
+        def lost(computes)
+          name = LOST.fetch(computes.kind) { computes.instruction[/\S+/].to_s.upcase }
+          @report.lost("computed text (#{name}), kept as words", place: @place)
         end
 
         # --- objects ---

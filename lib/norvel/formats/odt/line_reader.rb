@@ -119,8 +119,7 @@ module Norvel
         end
 
         def field(node)
-          value = Document::Field.new(id: @text.next_field, instruction: (said = Fields.instruction(node, @part)),
-            does: Document::Field.does(said), cached: node.content)
+          value = Document::Field.new(id: @text.next_field, computes: Fields.read(node, @part), cached: node.content)
           around(node, value) { inside(node) }
         end
 

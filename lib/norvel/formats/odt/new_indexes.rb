@@ -28,7 +28,7 @@ module Norvel
 
         def enclose(field, nodes)
           count = @part.root.xpath("//*[local-name()='table-of-content' or local-name()='illustration-index']").size
-          list = IndexElements.make(field, @part, count + 1)
+          list = IndexElements.make(field.computes, @part, count + 1)
           nodes.first.add_previous_sibling(list)
           body = list.element_children.last
           nodes.each { |node| body.add_child(node) }

@@ -147,8 +147,7 @@ module Norvel
           first = @paragraphs.size
           blocks(node, place)
           return if @paragraphs.size == first
-          said = Fields.index(node, @part)
-          field = Document::Field.new(id: next_field, does: "contents", instruction: said, cached: nil)
+          field = Document::Field.new(id: next_field, computes: Fields.index(node, @part))
           anchored(first, field, at_end: false)
           anchored(@paragraphs.size - 1, Document::FieldPart.new(role: "end"), at_end: true)
         end

@@ -117,7 +117,7 @@ module Norvel
         def place_in(story)
           line = Running::Line.read(story, @document) and return Running::LabelPlace.of(line, story.kind)
           paragraph = story.paragraphs.find { |one|
-            Layout::FieldValues.in(one).any? { |field| field.does == "page" }
+            Document::Field.in(one).any? { |field| field.does == "page" }
           } or return
           side = @document.look(paragraph)[:align]
           "#{PLACES.fetch(story.kind)}_#{(side == "justify") ? "left" : side}"
