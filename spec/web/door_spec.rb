@@ -37,7 +37,7 @@ RSpec.describe "the door for what is sent", :web do
     steps = {"id" => manuscript.id, "number" => 1, "page" => 1, "sheet" => 1, "change" => "values", "key" => "ship:short-notice", "format" => "markdown"}
     text = LooseText.bring_in("# Words", filename: "words.md").id
     %w[GET POST].flat_map do |verb|
-      Web.routes[verb].to_a.map { |pattern, *| [verb, pattern.to_s.sub("/texts/:id", "/texts/#{text}").gsub(/:(\w+)/) { steps.fetch($1) }] }
+      Web::STATIONS.flat_map { |station| station.routes[verb].to_a }.map { |pattern, *| [verb, pattern.to_s.sub("/texts/:id", "/texts/#{text}").gsub(/:(\w+)/) { steps.fetch($1) }] }
     end.uniq.reject { |_, address| address.end_with?("/discard") }
   end
 

@@ -13,10 +13,10 @@ RSpec.describe "trouble", :web do
   # As people meet it: errors are answered and not raised.
   around do |example|
     WebApp.boot
-    Web.set :raise_errors, false
+    Station.set :raise_errors, false
     example.run
   ensure
-    Web.set :raise_errors, true
+    Station.set :raise_errors, true
   end
 
   let(:manuscript) { Manuscript.bring_in(package(p(r("Head")) + p(r("Some text of it."))), filename: "m.docx") }

@@ -201,21 +201,4 @@ module BenchView
       "g s, g a, g f, g h" => "survey, galley, findings, handover"
     }
   end
-
-  # Text that was pasted, with its emphasis.
-  def pasted_text(block)
-    block.runs.map do |text, set|
-      %(<span class="#{[("b" if set[:bold]), ("i" if set[:italic])].compact.join(" ")}">#{h text}</span>)
-    end.join
-  end
-
-  # "1–60 of 804"
-  def beside_words(shown)
-    first = (@page * WordsRoutes::PAIRS) + 1
-    "#{number(first)}–#{number(first + shown.size - 1)} of #{number(@pairs.size)}"
-  end
-
-  def same_as_came?(original, copy)
-    original && copy && original.equal?(copy) && manuscript.first_document.look(original) == document.look(copy)
-  end
 end

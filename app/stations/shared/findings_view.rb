@@ -18,31 +18,6 @@ module FindingsView
     "#{counted(check.findings.size, "place")}, #{counted(check.groups.size, "cause")}"
   end
 
-  # How a document stands, in the head of every station and at the handover.
-  def standing_words(check)
-    return "Not checked" if check.fault
-    return tidy_words(check.findings.size) if check.guide.none?
-    left = check.counts.reject { |_, count| count.zero? }
-    return '<span class="meets">✓ Meets the guide</span>' if left.empty?
-    left.map { |severity, count| %(<b class="#{severity}">#{number(count)} #{severity}</b>) }.join(" · ")
-  end
-
-  # Why more was found after the last change than before it: "12 more: size of heading 1 is 16 pt …"; empty where not.
-  def risen_words
-    was, now = Desk.check_before(manuscript), manuscript.check
-    return "" if was.nil? || was.fault || now.fault || now.findings.size <= was.findings.size
-    known = was.groups.to_h { |group| [group.key, group.size] }
-    group, more = now.groups.map { |one| [one, one.size - known.fetch(one.key, 0)] }.max_by(&:last)
-    return "" unless more&.positive?
-    "#{number(more)} more than before: #{h cut(group.first.message, 70)}"
-  end
-
-  # How much is left to do where no guide says that anything must be.
-  def tidy_words(count)
-    return '<span class="meets">✓ Nothing to tidy</span>' if count.zero?
-    "<b>#{counted(count, "thing")} to tidy</b>"
-  end
-
   # Groups of findings with those beside them that the very same mend settles: [[group, …], …], worst first.
   def by_mend(groups)
     groups.group_by { |group| mend_of(group) || group.key }.values
@@ -80,5 +55,11 @@ module FindingsView
   def shown_places(group)
     places = group.findings.first(SHOWN).select { |finding| document.include?(finding.paragraph) }
     places.map { |finding| [finding, document.paragraph(finding.paragraph)] }
+  end
+
+  # By its key, in the check against the guide or against itself.
+  def group_of_findings(key)
+    keyed = ->(group) { group.key == key }
+    manuscript.check.groups.find(&keyed) || consistency_groups.find(&keyed)
   end
 end

@@ -3,6 +3,7 @@
 # The laid-out pages: the wall of all of them, one at size, and why each ended.
 module SheetsView
   BLOCK = 48 # sheets of the wall that are sent together
+  PAGES_LATE = "Pages are still being worked out, so nothing was done yet. Do it once more in a moment."
   ZOOMS = {"1" => "small", "2" => "middle", "3" => "large"}.freeze
   # Why a page ended, in words; nil where it is simply full.
   REASONS = {
@@ -25,20 +26,6 @@ module SheetsView
     def sheets
       [left, right].compact
     end
-  end
-
-  # The pages, or nil while they are being worked out.
-  def pages
-    @pages ||= Desk.pages(manuscript)
-  end
-
-  def no_pages
-    Desk.no_pages(manuscript)
-  end
-
-  # The head of a station asks again while pages are being worked out: some rules are about them.
-  def standing_trigger
-    (pages || no_pages) ? "document-changed from:body" : "load delay:700ms, document-changed from:body"
   end
 
   def sheets_words
@@ -200,5 +187,23 @@ module SheetsView
     wanted = asked.downcase
     paragraph = document.paragraphs.find { |one| one.text.downcase.include?(wanted) } or return
     [pages.sheet_of(paragraph.id), paragraph]
+  end
+
+  # What is set on pages needs them: waits until they are worked out. Where they take too long, or can't be, nothing
+  # that was typed is lost.
+  def wait_for_pages
+    return if @pages ||= Desk.pages_now(manuscript)
+    message = no_pages ? "Pages can't be worked out, so nothing was done: #{no_pages}" : PAGES_LATE
+    redirect to(path_to("sheets")), 303 if request.get?
+    halt 422, lost_page(message)
+  end
+
+  def chosen_sheet(number)
+    sheet = (pages.sheets[number.to_i - 1] if number.to_i.positive?)
+    sheet or raise Norvel::Refused, "There is no sheet #{number}: the document has #{pages.sheets.size}."
+  end
+
+  def finding_key(finding)
+    Digest::SHA256.hexdigest([finding.rule, finding.cause, finding.paragraph].inspect)[0, 12]
   end
 end

@@ -57,6 +57,11 @@ module Page
     UNDER.fetch(@station, @station.to_s) == path
   end
 
+  # This page as the document is now, without what was typed.
+  def here_again
+    @refused ? here_path : ""
+  end
+
   # Goes on to a page that says what was done.
   def go_after(said, place)
     env["rack.session"]["said"] = said[0, 300]

@@ -311,15 +311,6 @@ module StyleView
     set.style.name ? {page: set.style.name} : {section: set.sections.first}
   end
 
-  # This page without what was typed.
-  def here_again
-    if chosen_page
-      path_to("styles", **page_place(chosen_page))
-    else
-      path_to("styles", **{style: chosen_style&.id, level: params[:level]}.compact)
-    end
-  end
-
   # What the ripple does to the contrast of the style shown: [before, after], nil when it stays.
   def contrast_change
     style = chosen_style && @ripple.after.sheet[chosen_style.id]

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+# Findings against the guide, by cause; mend a group, or all that is safe.
+class FindingsStation < Station
+  helpers Answers, BenchView, ConsistencyView, FindingsView, GalleyRow, Gauge, ListView, LookSheet, MattersView,
+    PlanView, Putting, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
+
+  get("/manuscripts/:id/findings") { station :findings }
+
+  post("/manuscripts/:id/findings/mend") do
+    group = group_of_findings(params[:group]) or raise Norvel::Refused,
+      "That group of findings is not there any more: it may have been mended with another."
+    how = group.first.mend&.put? ? {hand:, look: look_chosen} : {}
+    edit = group.edit(manuscript.rules, **how) or raise Norvel::Refused,
+      "There is no mend for this: it for you to decide."
+    after_mend manuscript.perform(edit, version: params[:version]).title
+  end
+
+  # Every safe mend as a plan, before it is done; with other parts ticked, the same anew.
+  get("/manuscripts/:id/plan") { plan_takes_long? ? station(:plan_waiting) : plan_page }
+  get("/manuscripts/:id/plan/progress") { partial(:plan_progress) }
+  post("/manuscripts/:id/plan") { plan_page }
+
+  get("/manuscripts/:id/plan.css") do
+    content_type "text/css"
+    plan_looks
+  end
+
+  post("/manuscripts/:id/findings/mend_safe") do
+    edit = Norvel::Guide::MendSafe.new(manuscript.rules, plan: (plan if current?), **plan_choices)
+    go_after manuscript.perform(edit, version: params[:version]).title, path_to("findings")
+  end
+
+  # A guide or template to hold the document against, or none of them, from any station.
+  post("/manuscripts/:id/guide") do
+    manuscript.judge_by(against[:guide], template: against[:template],
+      version: params[:version] || manuscript.lock_version)
+    go_after "Held against #{against_words}.", back_to
+  end
+
+  private
+
+  # The same parts ticked, for the address of the looks.
+  def plan_query
+    %i[shown part offered].to_h { |name| ["#{name}[]", Array(params[name])] }.reject { |_, list| list.empty? }
+  end
+
+  def current?
+    whole(:version) == manuscript.lock_version
+  end
+
+  def plan_page
+    @title = "The plan, #{manuscript.title}"
+    plan
+    return station(:plan) unless request.env["HTTP_HX_REQUEST"]
+    swapped = ->(id, name) { %(<div hx-swap-oob="innerHTML:#{id}">#{partial(name)}</div>) }
+    swapped["#station", :plan] + swapped["#plan-bench", :plan_bench] +
+      %(<div id="fresh-looks" hx-swap-oob="true" hidden>#{h plan_looks}</div>)
+  end
+
+  def after_mend(said)
+    @document = nil
+    return go_after(said, path_to("findings")) unless request.env["HTTP_HX_REQUEST"]
+    headers "HX-Trigger" => {"document-changed" => {version: manuscript.lock_version}}.to_json
+    partial(:findings) + partial(:answer, said:, touched: [], selected: [])
+  end
+end

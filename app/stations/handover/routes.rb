@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+# The files that leave.
+class HandoverStation < Station
+  # Raster images by their first bytes.
+  IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif",
+            "BM".b => "image/bmp"}.freeze
+
+  WRITTEN = Norvel::Recent.new(8) # files
+
+  helpers HandoverView, SentFiles
+
+  get("/manuscripts/:id/handover") { station :handover }
+
+  # What a format would not carry, counted.
+  get("/manuscripts/:id/handover/:format") do
+    @format = Norvel::Formats[params[:format]]
+    @carried = carried_as(@format)
+    next partial(:carried, carried: @carried) if request.env["HTTP_HX_REQUEST"]
+    station :carried
+  end
+
+  get("/manuscripts/:id/download") do
+    format = params[:as] ? Norvel::Formats[params[:as]] : manuscript.format
+    written = written_as(format)
+    send_document written.bytes, clean_name(manuscript.filename, format)
+  end
+
+  # The text that the document was made of.
+  get("/manuscripts/:id/text") do
+    text = manuscript.loose_text or raise ActiveRecord::RecordNotFound
+    send_document text.bytes, text.filename
+  end
+
+  get("/manuscripts/:id/original") do
+    send_document manuscript.original.bytes, manuscript.filename
+  end
+
+  # An image as it stands in the file; only kinds that a browser draws and nothing can hide in.
+  get("/manuscripts/:id/pictures/:number") do
+    picture = document.pictures.find { |other| other.id == whole(:number) }
+    bytes = picture&.path && document.source.read(picture.path) or halt 404
+    content_type IMAGES.find { |mark, _| bytes.start_with?(mark) }&.last || halt(404)
+    bytes
+  end
+
+  post("/manuscripts/:id/pictures") do
+    said = (params[:description] || {}).to_h { |id, text| [id.to_i, text.to_s] }
+    changed = document.pictures.to_h { |picture| [picture.id, picture.description.to_s] }
+      .filter_map { |id, was| [id, said[id]] if said.key?(id) && said[id].strip != was }.to_h
+    raise Norvel::Refused, "No description was changed." if changed.empty?
+    go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title,
+      path_to("handover")
+  end
+
+  post("/manuscripts/:id/describe") do
+    said = %i[title author language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }
+    manuscript.perform(Norvel::Edits::Describe.new(said), version: params[:version])
+    redirect to(path_to("handover")), 303
+  end
+
+  private
+
+  # A file of the format it came in keeps its ending.
+  def clean_name(filename, format)
+    same = Norvel::Formats.by_extension[File.extname(filename).downcase].equal?(format)
+    "#{File.basename(filename, ".*")}, clean#{same ? File.extname(filename) : format.extension}"
+  end
+
+  # Worked out once for a state of the document: what is looked at is what is taken.
+  def written_as(format)
+    state = [manuscript.original.digest, Digest::SHA256.digest(manuscript.head.to_s), format.name]
+    WRITTEN.fetch(state) { manuscript.handed_over(format.name) }
+  end
+
+  def carried_as(format)
+    written_as(format).carried
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+# Files that come with a form, and those that are sent back.
+module SentFiles
+  # As what its bytes are; a file that is damaged as what it is, too.
+  def send_document(bytes, name)
+    type = begin
+      (Norvel::Formats.markup(bytes, name) || Norvel::Formats.of(bytes)).media_type(name)
+    rescue Norvel::UnreadableFile
+      "application/octet-stream"
+    end
+    content_type type
+    attachment name
+    bytes
+  end
+
+  # The key of a template made of the file that was sent with a form; nil where none was.
+  def brought_template
+    file = params[:file]
+    return unless file.is_a?(Hash) && file[:tempfile]
+    name = File.basename(file[:filename], ".*")
+    pattern = Norvel::Formats.read(file[:tempfile].read, name:)
+    "own:#{SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern)).id}"
+  end
+end

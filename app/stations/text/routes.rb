@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+# Texts in markup, which wear no styles: looked at, dressed in a template, taken off again.
+class TextStation < Station
+  helpers SentFiles, TextView
+
+  get("/texts/:id") do
+    @title = "Dress a text"
+    erb :text
+  end
+
+  post("/texts/:id/dress") do
+    made = loose_text.dress(SavedTemplate.bytes_of(brought_template || params[:template]), guide: against[:guide])
+    redirect to("/manuscripts/#{made.id}/galley"), 303
+  end
+
+  post("/texts/:id/discard") do
+    loose_text.destroy!
+    redirect to("/"), 303
+  end
+
+  private
+
+  # One that waits; those that were dressed belong to their documents.
+  def loose_text
+    @loose_text ||= LooseText.waiting.find(numbered(:id))
+  end
+end

@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+# Edits that change words or where paragraphs end, made in the galley; and text that is pasted in.
+class WordsStation < Station
+  # How words in a new character style look.
+  NEW_LOOKS = {"" => "as the text", "italic" => "italic", "bold" => "bold", "small_caps" => "small capitals"}.freeze
+  NEW_VALUES = {"italic" => {italic: true}, "bold" => {bold: true}, "small_caps" => {small_caps: true}}.freeze
+
+  helpers Answers, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, StyleLetters, StyleView,
+    SurveyView, TypedSigns, WordsView
+
+  post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
+  post("/manuscripts/:id/edits/join") { perform Norvel::Edits::JoinParagraphs.new(one_id) }
+  post("/manuscripts/:id/edits/add") {
+    perform Norvel::Edits::AddParagraphs
+      .text(one_id, params[:text].to_s.tr("\r\n", " ").strip)
+  }
+  post("/manuscripts/:id/edits/move") do
+    perform Norvel::Edits::MoveParagraphs.new(chosen_ids, params[:way].to_s)
+  end
+  post("/manuscripts/:id/edits/delete") { perform Norvel::Edits::DeleteParagraphs.new(chosen_ids) }
+  post("/manuscripts/:id/edits/case") { perform Norvel::Edits::ChangeCase.new(chosen_ids, params[:case].to_s) }
+  post("/manuscripts/:id/edits/run_in") { perform Norvel::Edits::RunIn.new(chosen_ids, on: params[:on] == "1") }
+
+  post("/manuscripts/:id/edits/words") do
+    range = Norvel::Edits::StyleWords.range(document.paragraph(one_id), params[:words].to_s, whole(:nth)
+      .clamp(0, 10_000))
+    perform in_character_style([[one_id, range]], "“#{cut(params[:words].to_s, 40)}”")
+  end
+
+  # Every hit of a search in a character style.
+  post("/manuscripts/:id/edits/hits") do
+    found = hits(params[:q].to_s)
+    raise Norvel::Refused, "Nothing in the text is “#{cut(params[:q].to_s, 60)}”." if found.empty?
+    places = found.map do |id, words, nth|
+      [id, Norvel::Edits::StyleWords.range(document.paragraph(id), words, nth)]
+    end
+    perform in_character_style(places, counted(places.size, "place"))
+  end
+
+  get("/manuscripts/:id/paste") do
+    @after = document.include?(whole(:after)) ? whole(:after) : document.paragraphs.last&.id
+    station :paste
+  end
+
+  # Shown before it goes in; with keep it goes in.
+  post("/manuscripts/:id/paste") do
+    @after = whole(:after)
+    plain = params[:html].to_s.strip.empty?
+    @source = params[plain ? :text : :html].to_s
+    @blocks = plain ? Norvel::Intake::Pasted.plain(@source) : Norvel::Intake::Pasted.html(@source)
+    raise Norvel::Refused, "There are no words in what was pasted." if @blocks.empty?
+    @body = pasted_body
+    @pieces = Norvel::Intake::Pasted.pieces(@blocks, document, manuscript.rules, body: @body)
+    next station(:paste) unless params[:keep] == "1"
+    manuscript.perform(Norvel::Edits::AddParagraphs.new(@after, @pieces), version: params[:version])
+    redirect to(path_to("galley", at: @after)), 303
+  end
+
+  get("/manuscripts/:id/beside") do
+    @pairs = pairs
+    @page = whole(:page).clamp(0, [(@pairs.size - 1) / WordsView::PAIRS, 0].max)
+    station :beside
+  end
+
+  get("/manuscripts/:id/beside.css") do
+    content_type "text/css"
+    shown = pairs.slice(whole(:page).clamp(0, 10_000) * WordsView::PAIRS, WordsView::PAIRS).to_a
+    look_rules(shown.filter_map(&:first), manuscript.first_document) + "\n" + look_rules(shown.filter_map(&:last))
+  end
+
+  private
+
+  # The style for running text that is pasted: as a person says, else that of the text it stands after.
+  def pasted_body
+    return params[:body] if document.sheet[params[:body].to_s]&.paragraph?
+    before = document.include?(@after) && document.paragraph(@after)
+    document.style_of(before)&.id if before && Norvel::Survey.role(document, before) == "body"
+  end
+
+  # places: [[id, range], …]; in the style that was chosen, or in a new one
+  def in_character_style(places, said)
+    name = params[:new_character].to_s.strip
+    make = Norvel::Edits::DefineStyle.new(name, type: "character", values: new_letters) unless name.empty?
+    name = params[:character].to_s if name.empty?
+    words = places.map { |id, range| Norvel::Edits::StyleWords.new(id, range, name.empty? ? nil : name) }
+    title = "#{said} in #{name.empty? ? "no character style" : name}"
+    Norvel::Edits::Several.new([make, *words].compact, title:)
+  end
+
+  def new_letters
+    NEW_VALUES.fetch(params[:new_look].to_s, {})
+  end
+
+  # The paragraphs as they came and as they are, in step: [original, copy], either nil.
+  def pairs
+    first = manuscript.first_document.paragraphs
+    now = document.paragraphs
+    places = now.each_with_index.to_h { |paragraph, index| [paragraph.id, index] }
+    done = 0
+    list = first.flat_map do |paragraph|
+      place = places[paragraph.id]
+      next [[paragraph, nil]] if place.nil? || place < done
+      added = now[done...place].map { |other| [nil, other] }
+      done = place + 1
+      added << [paragraph, now[place]]
+    end
+    list + now[done..].map { |other| [nil, other] }
+  end
+end
