@@ -6,6 +6,7 @@ source "https://rubygems.org"
 gem "nokogiri", "~> 1.18.0"
 gem "rubyzip", "~> 2.4.1"
 gem "zeitwerk", "~> 2.6.0"
+gem "diff-lcs", "~> 1.6" # entries of a list beside what they should be, a text beside what it was
 gem "json_schemer", "~> 2.4"
 gem "commonmarker", "~> 0.23.12" # Markdown in linear time by cmark-gfm (1.x wants a newer RubyGems than Debian has)
 gem "ttfunk", "~> 1.8" # metrics of the fonts that ship

@@ -17,6 +17,7 @@ require "securerandom"
 require "timeout"
 
 FileUtils.mkdir_p(File.expand_path("../storage", __dir__))
-%w[safety/* workers/* models/* stations/shared/* stations/*/*_view stations/*/lineage stations/*/sheet_drawing
-  stations/station stations/*/routes].each { |files| Dir[File.join(__dir__, "#{files}.rb")].sort.each { |path| require path } }
+FILES = %w[safety/* workers/* models/* stations/shared/* stations/*/*_view stations/styles/lineage
+  stations/styles/sheet_drawing stations/station stations/*/routes].freeze
+FILES.each { |files| Dir[File.join(__dir__, "#{files}.rb")].sort.each { |path| require path } }
 require_relative "web"

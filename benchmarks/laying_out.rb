@@ -30,7 +30,7 @@ class LayingOut
     @folder = Dir.mktmpdir
     @file = Sample.write("#{@folder}/s.docx")
     @document = Norvel::Formats.read(File.binread(@file), name: "s.docx")
-    @body = @document.sheet.called("Body Text").id
+    @body = @document.styles.called("Body Text").id
   end
 
   def run

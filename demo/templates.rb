@@ -106,7 +106,7 @@ module Demo
       {"Bullets" => ["bullets", "List Bullet"], "Numbers" => ["numbers", "List Number"]}.each do |list, (form, name)|
         document = Norvel::Edits::DefineListStyle.new(list, form).change(document)
         document = Norvel::Edits::DefineStyle.new(name, based_on: "BodyText").change(document)
-        document = Norvel::Edits::ListOfStyle.new(document.sheet.named(name).id, document.sheet.named(list)
+        document = Norvel::Edits::ListOfStyle.new(document.styles.named(name).id, document.styles.named(list)
           .paragraph[:list_id]).change(document)
       end
       Norvel::Formats::Template.bytes(Norvel::Edits::DefinePageStyle.new("Text pages", 1).change(document))

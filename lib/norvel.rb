@@ -4,6 +4,7 @@ require "json" # to_json is asked for without its name
 require "zeitwerk"
 
 # Loaded when a command first needs them.
+autoload :Diff, "diff/lcs"
 autoload :Digest, "digest"
 autoload :Forwardable, "forwardable"
 autoload :Nokogiri, "nokogiri"

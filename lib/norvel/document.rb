@@ -11,10 +11,10 @@ module Norvel
     #   tables       Table, without what stands in them (blocks has it)
     #   stories      other parts: running heads and feet, notes, comments, as Story
     #   sections     Section, in order; page_styles: PageStyle
-    #   sheet        Styles::StyleSheet; numbering: Numbering; settings: Settings
+    #   styles  Styles::StyleSheet; numbering: Numbering; settings: Settings
     #   info         {title:, author:, language: …}
     #   decisions    what a person said of paragraphs, {id => a role's name, or Document::NO_HEADING}
-    CHANGING = %i[paragraphs tables stories sections page_styles sheet numbering info settings decisions].freeze
+    CHANGING = %i[paragraphs tables stories sections page_styles styles numbering info settings decisions].freeze
     NO_HEADING = "no_heading"
     NONE = {}.freeze
     #   format, name  "docx", the file's name; source: the package as it came
@@ -69,7 +69,7 @@ module Norvel
 
     # How its styles, lists and what is set by hand combine: Styles::Cascade.
     def cascade
-      reading.cascade(sheet, numbering, conventions.cascade)
+      reading.cascade(styles, numbering, conventions.cascade)
     end
 
     # The paragraph with this id, of the text or beside it; raises Refused, since another window may have removed it.
@@ -185,7 +185,7 @@ module Norvel
 
     # The style a paragraph is in, after missing ones have become the default; may be nil in a file without styles.
     def style_of(paragraph)
-      sheet.resolve(paragraph.style_id)
+      styles.resolve(paragraph.style_id)
     end
 
     def style_name(paragraph)
@@ -220,8 +220,8 @@ module Norvel
     # A new id for a style of that name: none that content names already, though there is no such style.
     def free_style_id(name)
       reading[:missing_styles] ||= everything.flat_map { |one| [one.style_id, *one.runs.map(&:style_id)] }.compact.uniq
-        .reject { |id| sheet[id] }
-      sheet.free_id(name, reading[:missing_styles])
+        .reject { |id| styles[id] }
+      styles.free_id(name, reading[:missing_styles])
     end
 
     # Ids of all styles that a paragraph or words anywhere are in: {"BodyText" => true}.
@@ -268,13 +268,13 @@ module Norvel
     end
 
     def inspect
-      "#<Document #{name}: #{paragraphs.size} paragraphs, #{sheet.styles.size} styles>"
+      "#<Document #{name}: #{paragraphs.size} paragraphs, #{styles.by_id.size} styles>"
     end
 
     private
 
     def remade(fields = FIELDS.to_h { |field| [field, public_send(field)] }, first: @first)
-      same_styles = fields[:sheet].equal?(sheet) && fields[:numbering].equal?(numbering)
+      same_styles = fields[:styles].equal?(styles) && fields[:numbering].equal?(numbering)
       self.class.new(first:, reading: reading.next(same_styles:), **fields)
     end
 

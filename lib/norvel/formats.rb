@@ -13,7 +13,7 @@ module Norvel
     # conventions  Document::Conventions
     # canonical    ->(document) { the document as a file of this format tells it, to be compared with what was written }
     # terms        what a Translation needs to know of it
-    # builder      ->(document in its terms, Carried) { bytes of a new file }
+    # builder      ->(document in its terms, CarryReport) { bytes of a new file }
     # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both
     # exist
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :conventions, :canonical,
@@ -29,7 +29,7 @@ module Norvel
       end
     end
 
-    # The bytes of a file, and what could not be carried over into it: Carried.
+    # The bytes of a file, and what could not be carried over into it: CarryReport.
     Written = Struct.new(:bytes, :carried)
 
     class << self

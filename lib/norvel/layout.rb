@@ -26,8 +26,8 @@ module Norvel
       result = nil
       (1..ROUNDS).each do |round|
         result = once(document, values, result || known, round)
-        now = FieldValues::InText.new(PageFields.new(result).said)
-        return result if now.said == values.said
+        now = FieldValues::InText.new(PageFields.new(result).texts)
+        return result if now.texts == values.texts
         values = now
       end
       result.unsettled

@@ -2,7 +2,7 @@
 
 module Norvel
   # Text in markup, before it wears any style: what its paragraphs are, and what is set apart in them. Readers of markup
-  # make it, a Dressing puts it in the styles of a template.
+  # make it, Formats::FromMarkup puts it in the styles of a template.
   module Markup
     # Addresses that a link may have: nothing that a browser would run.
     ADDRESS = /\A(?:https?:|mailto:|ftp:|tel:|#)/i

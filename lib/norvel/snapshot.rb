@@ -7,7 +7,7 @@ module Norvel
   # place in the file. Likewise a change, told by what takes it back. Plain data (JSON, deflated), so that it outlives
   # releases.
   module Snapshot
-    VERSION = 3 # 1 and 2 knew no objects in the line (Earlier)
+    VERSION = 3 # 1 and 2 knew no objects in the line (UnpackBefore)
     READABLE = [1, 2, 3].freeze
 
     module_function
@@ -33,7 +33,7 @@ module Norvel
       splices = change.splices.map do |position, before, after|
         [position, before.map { |one| pack.paragraph(one) }, after.size]
       end
-      others = change.others.to_h { |field, (before, _)| [field, pack.other(field, before)] }
+      others = change.others.to_h { |field, (before, _)| [Kinds.field_key(field), pack.other(field, before)] }
       deflate(version: VERSION, title: change.title, splices:, others:, sets: pack.sets)
     end
 

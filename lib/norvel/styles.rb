@@ -5,9 +5,9 @@ module Norvel
   module Styles
     # {id => true} of the styles of both states whose own look differs between them.
     def self.reached(before, after)
-      return {} if before.sheet.equal?(after.sheet) && before.numbering.equal?(after.numbering)
-      after.sheet.styles.each_value.filter_map { |style|
-        was = before.sheet[style.id] or next
+      return {} if before.styles.equal?(after.styles) && before.numbering.equal?(after.numbering)
+      after.styles.by_id.each_value.filter_map { |style|
+        was = before.styles[style.id] or next
         changed = %i[paragraph run].any? do |place|
           before.cascade.of_style(was, place) != after.cascade.of_style(style, place)
         end

@@ -47,7 +47,7 @@ module Norvel
       end
 
       def styles_used
-        document.uses.sort_by { |_, count| -count }.map { |id, count| [document.sheet[id].name, count] }
+        document.uses.sort_by { |_, count| -count }.map { |id, count| [document.styles[id].name, count] }
       end
 
       # Paragraphs, and runs, that set something themselves.

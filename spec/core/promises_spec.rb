@@ -22,7 +22,7 @@ RSpec.describe "promises" do
       plain = docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') + table([%w[a b]]) + p(r("Some text of it."), '<w:pStyle w:val="BodyText"/>'), styles:)
       put = Norvel::Edits::PutInStyle.new(plain.paragraphs.select { |one| one.part == :table }.map(&:id), "TableText", hand: :stays).change(plain)
       listed = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(put)
-      Norvel::Edits::PutInList.new(listed.paragraphs.map(&:id), listed.sheet.named("Points").paragraph[:list_id], level: nil).change(listed)
+      Norvel::Edits::PutInList.new(listed.paragraphs.map(&:id), listed.styles.named("Points").paragraph[:list_id], level: nil).change(listed)
     end
 
     it "is checked, and its mend asks first and changes the level" do
@@ -36,7 +36,7 @@ RSpec.describe "promises" do
 
     it "is checked when any single paragraph of the demo's thesis is put in it" do
       listed = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(thesis)
-      id = listed.sheet.named("Points").paragraph[:list_id]
+      id = listed.styles.named("Points").paragraph[:list_id]
       guides = Norvel::Guide.shipped.values
       sample = listed.paragraphs.each_slice(40).map(&:first) + listed.paragraphs.select { |one| one.part == :table }.each_slice(8).map(&:first)
       failed = sample.reject do |paragraph|

@@ -89,7 +89,7 @@ RSpec.describe "formats against the outside" do
           count["letter values", true, Norvel::Styles::Properties[name].same?(document.letter_look(was)[name], back.letter_look(now)[name])]
         end
       end
-      document.sheet.styles.each_value.select(&:paragraph?).each { |style| count["styles by name", true, [style.name, Norvel::Styles::Equivalents.other(style.name)].compact.any? { |name| back.sheet.named(name, "paragraph") }] }
+      document.styles.by_id.each_value.select(&:paragraph?).each { |style| count["styles by name", true, [style.name, Norvel::Styles::Equivalents.other(style.name)].compact.any? { |name| back.styles.named(name, "paragraph") }] }
     end
     puts "\n  there and back: #{alike.map { |kind, (same, all)| "#{kind} #{same} of #{all}" }.join(", ")}"
     expect(alike.except("letter values").values.map { |same, all| same.fdiv(all) }).to all be > 0.995

@@ -64,10 +64,10 @@ end
 
 RSpec.describe "files by others under edits of styles, lists and pages" do
   def edits
-    name = ->(document, text) { document.sheet.named(text).id }
+    name = ->(document, text) { document.styles.named(text).id }
     [
       ->(_) { Norvel::Edits::ApplyTemplate.new(Norvel::Formats::Template.find("ravelmouth-thesis"), page: true, numbering: true) }, ->(_) { Norvel::Edits::DefineListStyle.new("Steps", "numbers") },
-      ->(d) { Norvel::Edits::PutInList.new(d.paragraphs.first(3).map(&:id), d.sheet["Steps"].paragraph[:list_id]) }, ->(d) { Norvel::Edits::StartList.new(d.paragraphs.first(2).last.id, again: true) },
+      ->(d) { Norvel::Edits::PutInList.new(d.paragraphs.first(3).map(&:id), d.styles["Steps"].paragraph[:list_id]) }, ->(d) { Norvel::Edits::StartList.new(d.paragraphs.first(2).last.id, again: true) },
       ->(_) { Norvel::Edits::NumberHeadings.new("chapter", hanging: true) }, ->(_) { Norvel::Edits::ChangePageStyle.new("Text pages", {margin_left: 100.0, columns: 2}) },
       ->(d) { Norvel::Edits::ChangeStyle.new(name[d, "Heading 1"], {tabs: Norvel::Styles::Types::TabStops.new.typed("right 10 cm with dots"), borders: Norvel::Styles::Types::Borders.new.typed("box 1 pt"), font: "Carlito"}) }
     ]
@@ -94,7 +94,7 @@ RSpec.describe "python-docx reading what we write" do
     out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)
     raise err unless status.success?
     theirs = JSON.parse(out)
-    expect(theirs["styles"].map { |s| [s["name"], s["type"], s["based_on"]] }).to match_array(mended.sheet.styles.values.map { |s| [s.name, s.type, mended.sheet[s.based_on]&.name] })
+    expect(theirs["styles"].map { |s| [s["name"], s["type"], s["based_on"]] }).to match_array(mended.styles.by_id.values.map { |s| [s.name, s.type, mended.styles[s.based_on]&.name] })
     agree = 0
     body = mended.paragraphs.select { |paragraph| paragraph.part == :body }
     theirs["paragraphs"].zip(body) do |their, ours|
@@ -124,8 +124,8 @@ RSpec.describe "python-docx reading what we write" do
     out, err, status = Open3.capture3("/usr/bin/python3", File.join(__dir__, "python_docx_read.py"), path)
     raise err unless status.success?
     agree = JSON.parse(out)["styles"].sum do |theirs|
-      ours = document.sheet.styles.values.find { |style| style.name == theirs["name"] && style.type == theirs["type"].sub("list", "numbering") } or raise "python-docx finds a style #{theirs["name"]} (#{theirs["type"]})"
-      expect([theirs["name"], document.sheet[ours.based_on]&.name]).to eq [theirs["name"], theirs["based_on"]]
+      ours = document.styles.by_id.values.find { |style| style.name == theirs["name"] && style.type == theirs["type"].sub("list", "numbering") } or raise "python-docx finds a style #{theirs["name"]} (#{theirs["type"]})"
+      expect([theirs["name"], document.styles[ours.based_on]&.name]).to eq [theirs["name"], theirs["based_on"]]
       own = ours_of(ours, document)
       theirs["own"].each { |name, value| expect([theirs["name"], name, value]).to eq [theirs["name"], name, own.fetch(name)] }.size + 1
     end
@@ -134,7 +134,7 @@ RSpec.describe "python-docx reading what we write" do
   end
 
   def edited
-    id = ->(document, name) { document.sheet.named(name).id }
+    id = ->(document, name) { document.styles.named(name).id }
     [
       ->(_) { Norvel::Edits::DefineStyle.new("Long Quotation", values: {indent_left: 36.0, indent_right: 36.0, line_spacing: {rule: "multiple", value: 1.0}, space_after: 12.0, align: "justify"}) },
       ->(d) { Norvel::Edits::ChangeStyle.new(id[d, "Heading 1"], {size: 20.0, small_caps: true, page_break_before: true, tabs: Norvel::Styles::Types::TabStops.new.typed("4 cm, right 15 cm with dots")}) },
@@ -155,7 +155,7 @@ RSpec.describe "python-docx reading what we write" do
     line, letters = style.paragraph, style.run
     tabs = (line[:tabs] || {}).values.map { |stop| [stop[:pos].to_i / 20.0, stop[:val], {"dot" => "dots"}.fetch(stop[:leader], "spaces")] }
     {"size_pt" => letters[:size], "bold" => letters[:bold], "italic" => letters[:italic], "font" => letters[:font], "small_caps" => letters[:small_caps], "priority" => style.priority, "hidden" => style.hidden || false,
-     "next" => (document.sheet[style.next_id] || style).name, "align" => line[:align], "indent_left_pt" => line[:indent_left], "first_line_pt" => line[:first_line], "space_before_pt" => line[:space_before], "space_after_pt" => line[:space_after],
+     "next" => (document.styles[style.next_id] || style).name, "align" => line[:align], "indent_left_pt" => line[:indent_left], "first_line_pt" => line[:first_line], "space_before_pt" => line[:space_before], "space_after_pt" => line[:space_after],
      "keep_with_next" => line[:keep_with_next], "page_break_before" => line[:page_break_before], "widow_control" => line[:widow_control], "line_spacing" => line[:line_spacing]&.fetch(:value), "tabs_pt" => tabs}
   end
 end

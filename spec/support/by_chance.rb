@@ -22,7 +22,7 @@ module ByChance
   def one(document, dice)
     ids = document.paragraphs.map(&:id)
     some = ids.sample(1 + dice.rand(4), random: dice)
-    style = document.sheet.styles.values.select(&:paragraph?).sample(random: dice)
+    style = document.styles.by_id.values.select(&:paragraph?).sample(random: dice)
     case dice.rand(13)
     when 0, 1 then E::PutInStyle.new(some, style.id, hand: :stays)
     when 2 then E::ClearDirect.new(some, keep_emphasis: dice.rand < 0.5)
@@ -33,7 +33,7 @@ module ByChance
     when 7 then E::DefineStyle.new("New #{dice.rand(1000)}", based_on: style.id)
     when 8 then E::PutInStyle.new(some, style.name)
     when 9 then E::RenameStyle.new(style.id, "Renamed #{dice.rand(1000)}")
-    when 10 then E::RebaseStyle.new(style.id, document.sheet.styles.values.select(&:paragraph?).sample(random: dice).id)
+    when 10 then E::RebaseStyle.new(style.id, document.styles.by_id.values.select(&:paragraph?).sample(random: dice).id)
     when 11 then E::SetPage.new([1 + dice.rand(document.sections.size)], {margin_left: 100.0 + dice.rand(30)})
     when 12 then E::Retype.new(some[0], "#{document.paragraph(some[0]).raw_text} more  words")
     end

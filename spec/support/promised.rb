@@ -70,9 +70,9 @@ class Promised
   def its_style?(was, now, name, look)
     return false if was.style_id == now.style_id
     style, property = @after.style_of(now), Norvel::Styles::Properties[name]
-    given = ->(document) { document.cascade.of_style(document.sheet[style.id], property.on)[name] }
+    given = ->(document) { document.cascade.of_style(document.styles[style.id], property.on)[name] }
     return true if said_by_style_left?(was, property) || made_of_most?(style, property, given[@after])
-    there = @before.sheet[style.id] ? property.same?(given[@before], given[@after]) : !made_for[style.name]&.include?(was.id)
+    there = @before.styles[style.id] ? property.same?(given[@before], given[@after]) : !made_for[style.name]&.include?(was.id)
     there && property.same?(given[@after], look[name])
   end
 
@@ -90,7 +90,7 @@ class Promised
 
   # Did the style that it left say so, and not a hand?
   def said_by_style_left?(was, property)
-    left, base = @before.style_of(was), @before.sheet.default
+    left, base = @before.style_of(was), @before.styles.default
     return false if left.nil? || left.default
     one, other = [left, base].map { |style| @before.cascade.of_style(style, property.on)[property.name] }
     !property.same?(one, other)

@@ -55,7 +55,7 @@ module SheetsByChance
     pages = Norvel::Layout.of(document.with)
     pages.sheets.map do |sheet|
       section = document.sections[sheet.section - 1]
-      said = pages.heads(sheet).map { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join] }
+      said = pages.heads(sheet).map { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.set_items.text.delete("\uFFF9") }.join] }
       [sheet.label, section.width.round, section.margin_left.round, said.reject { |_, text| text.strip.empty? }.sort]
     end
   end

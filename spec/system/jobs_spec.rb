@@ -181,14 +181,14 @@ RSpec.describe "whole jobs", type: :feature do
     body = (1..5).map { |n| p(r("Duty #{n}", '<w:b/><w:sz w:val="30"/>')) + p(r(prose)) * 3 }.join
     bring_in(package(p(r("Old"), '<w:pStyle w:val="Heading1"/>') + body, styles: heads), "duties.docx")
     expect(page).to have_css("#galley .row")
-    was = Manuscript.last.document.sheet.styles.slice("Heading1", "Heading2")
+    was = Manuscript.last.document.styles.by_id.slice("Heading1", "Heading2")
     [2, 6].each { |number| act { find("#row-#{number} .scell").click } && act { keys("1") } && said("Put 1 paragraph in Heading 1") }
     act { find("#row-10 .scell").click }
     expect(page).to have_css("#bench h2", text: "Paragraph 10")
     act { within("#put") { click_button "Heading 2" } }
     said("Put 1 paragraph in Heading 2")
     found = handed_over("Download the .docx")
-    expect(Manuscript.last.document.sheet.styles.slice("Heading1", "Heading2")).to eq was
+    expect(Manuscript.last.document.styles.by_id.slice("Heading1", "Heading2")).to eq was
     put = found["paragraphs"].select { |one| one["text"].match?(/\ADuty [123]/) }
     expect(put.map { |one| [one["style"], one["set"], one["words"]] }).to eq [["Heading 1", [], []], ["Heading 1", [], []], ["Heading 2", [], []]]
   end

@@ -81,7 +81,7 @@ RSpec.describe "the plan", type: :feature do
     click_button "Let it take this look"
     expect(page).to have_css("#said", text: "Let Heading 1 take their look, put 1 paragraph in Heading 1")
     now = document
-    expect([now.sheet["Heading1"].run[:color], now.letter_look(now.paragraphs[0])[:bold], now.paragraphs[1].runs[0].direct]).to eq ["auto", true, set]
+    expect([now.styles["Heading1"].run[:color], now.letter_look(now.paragraphs[0])[:bold], now.paragraphs[1].runs[0].direct]).to eq ["auto", true, set]
   end
 
   it "puts a running head in a style of its own" do

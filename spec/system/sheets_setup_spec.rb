@@ -31,7 +31,7 @@ RSpec.describe "the sheets set up", type: :feature do
 
   # What head and foot of a sheet say.
   def shown(sheet)
-    pages.heads(sheet).to_h { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.copy.text.delete("\uFFF9") }.join] }
+    pages.heads(sheet).to_h { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.set_items.text.delete("\uFFF9") }.join] }
   end
 
   def see_and_keep(said)

@@ -9,7 +9,7 @@ RSpec.describe "styles", type: :feature do
   let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
   let(:at) { "/manuscripts/#{manuscript.id}" }
 
-  def styles = Manuscript.find(manuscript.id).document.sheet
+  def styles = Manuscript.find(manuscript.id).document.styles
 
   it "shows the ripple before a change is kept, and keeps or drops it" do
     visit "#{at}/styles?style=Heading1"
@@ -128,7 +128,7 @@ RSpec.describe "styles", type: :feature do
     click_button "Keep"
     expect(page).to have_css("#said", text: "line spacing double")
     now = Manuscript.find(manuscript.id).document
-    expect(%w[BodyText Heading2 Heading3 Heading1].map { |id| now.cascade.of_style(now.sheet[id], :paragraph)[:line_spacing][:value] }).to eq [2.0, 2.0, 1.0, 1.0792]
+    expect(%w[BodyText Heading2 Heading3 Heading1].map { |id| now.cascade.of_style(now.styles[id], :paragraph)[:line_spacing][:value] }).to eq [2.0, 2.0, 1.0, 1.0792]
   end
 
   it "redefines Heading 1 by adoption, and all in it change" do
@@ -222,7 +222,7 @@ RSpec.describe "styles", type: :feature do
     click_button "Make it"
     expect(page).to have_css("#said", text: "Make the style Long Quotation from 24 paragraphs")
     made = Manuscript.find(thesis.id).document
-    expect([made.uses[made.sheet.named("Long Quotation").id], made.sheet.named("Long Quotation").paragraph[:indent_left]]).to eq [24, 53.85]
+    expect([made.uses[made.styles.named("Long Quotation").id], made.styles.named("Long Quotation").paragraph[:indent_left]]).to eq [24, 53.85]
   end
 
   it "puts words in a character style" do
@@ -236,7 +236,7 @@ RSpec.describe "styles", type: :feature do
     within("#words-form") { click_button "Set" }
     expect(page).to have_css("#said", text: "in Work Title")
     made = Manuscript.find(manuscript.id).document
-    expect(made.sheet[made.paragraph(4).runs.first.style_id].name).to eq "Work Title"
+    expect(made.styles[made.paragraph(4).runs.first.style_id].name).to eq "Work Title"
   end
 
   it "numbers headings by style" do

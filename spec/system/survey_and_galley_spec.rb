@@ -48,7 +48,7 @@ RSpec.describe "survey and galley", type: :feature do
       said(/ in (Heading 3|Table Text)/)
     end
     document = Manuscript.find(manuscript.id).document
-    expect(document.uses.transform_keys { |id| document.sheet[id].name }.keys).to match_array ["Title", "Body Text", "Heading 1", "Heading 2", "Heading 3", "Block Quote", "Caption", "Table Text", "Bibliography"]
+    expect(document.uses.transform_keys { |id| document.styles[id].name }.keys).to match_array ["Title", "Body Text", "Heading 1", "Heading 2", "Heading 3", "Block Quote", "Caption", "Table Text", "Bibliography"]
     expect(Norvel::Survey::Outline.new(document).marked.map { |entry| [entry.level, entry.skipped] }.tally).to eq({[1, nil] => 9, [2, nil] => 35, [3, nil] => 10})
     puts "\n  every paragraph in a style after #{actions} actions"
     expect(actions).to be < 40

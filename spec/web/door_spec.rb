@@ -175,7 +175,7 @@ RSpec.describe "the door for what is sent", :web do
     get "/manuscripts/#{manuscript.id}/download"
     expect(last_response.status).to eq 200
     again = Norvel::Formats.read(last_response.body, name: "x")
-    expect([again.info[:title], again.paragraphs[2].text, again.sheet.named("Low water at noon").nil?]).to match ["Low water at   noon", /Low water at\s+noon/, true]
+    expect([again.info[:title], again.paragraphs[2].text, again.styles.named("Low water at noon").nil?]).to match ["Low water at   noon", /Low water at\s+noon/, true]
   end
 
   it "keeps the extension of a long file name" do

@@ -120,13 +120,13 @@ RSpec.describe "drawings" do
     end
 
     it "says where a value comes from" do
-      inset = helper.document.sheet["Inset"]
+      inset = helper.document.styles["Inset"]
       expect(helper.style_value(inset, Norvel::Styles::Properties[:first_line])).to eq ["1.27 cm", "Body Text"]
-      expect(helper.style_value(helper.document.sheet["Body"], Norvel::Styles::Properties[:first_line])).to eq ["1.27 cm", nil]
+      expect(helper.style_value(helper.document.styles["Body"], Norvel::Styles::Properties[:first_line])).to eq ["1.27 cm", nil]
     end
 
     it "understands what was typed, and leaves alone what was not" do
-      inset = helper.document.sheet["Inset"]
+      inset = helper.document.styles["Inset"]
       helper.params[:values] = {"first_line" => "1.27 cm", "size" => "14", "nonsense" => "1", "bold" => ""}
       expect(helper.typed_values(inset)).to eq({size: 14.0})
       helper.params[:inherit] = ["first_line"]
@@ -136,7 +136,7 @@ RSpec.describe "drawings" do
     # Source: WCAG 2.2, 1.4.3.
     it "says whether a colour can be read" do
       pale = page_of(p(r("x"), '<w:pStyle w:val="P"/>'), styles: style("P", "Pale", rpr: '<w:color w:val="777777"/>'))
-      expect(pale.contrast_words(pale.document.sheet["P"])).to eq "4.4 : 1 on white, too little"
+      expect(pale.contrast_words(pale.document.styles["P"])).to eq "4.4 : 1 on white, too little"
     end
   end
 end

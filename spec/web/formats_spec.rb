@@ -98,7 +98,7 @@ RSpec.describe "formats as plain pages" do
       post "/manuscripts/#{minutes.id}/templates/apply", {authenticity_token: token, version: 0, template: "ship:ravelmouth-report", asked: "1", page: "1", numbering: "1"}
       expect(last_response.status).to eq 303
       document = Manuscript.find(minutes.id).document
-      expect(document.sheet.named("Text body")).not_to be_nil
+      expect(document.styles.named("Text body")).not_to be_nil
       expect(Norvel::Formats.write(document).bytes).to start_with "PK"
       Manuscript.find(minutes.id).take_back(version: 1)
       expect(Norvel::Formats.write(Manuscript.find(minutes.id).document).bytes).to eq Norvel::Formats.write(minutes.first_document).bytes

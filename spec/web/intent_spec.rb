@@ -63,7 +63,7 @@ RSpec.describe "intent as plain pages" do
     form(made, "edits/style", ids: "7", role: "heading_1")
     put = Manuscript.find(made.id).document
     template = SavedTemplate.document_of("ship:ravelmouth-report")
-    sizes = [put, template].map { |one| one.cascade.of_style(one.sheet.called("Heading 1"), :run)[:size] }
+    sizes = [put, template].map { |one| one.cascade.of_style(one.styles.called("Heading 1"), :run)[:size] }
     expect([sizes.uniq.size, put.paragraph(7).direct, put.paragraph(7).runs.first.direct]).to eq [1, set, set]
   end
 
@@ -156,7 +156,7 @@ RSpec.describe "intent as plain pages" do
     expect(body).to include("Let Heading 1 take the look of paragraph 4, not kept yet", 'id="f-adopt"', 'name="ids" value="4"')
     form(made, "styles/adopt", style: "Heading1", ids: "4")
     now = Manuscript.find(made.id).document
-    expect([now.sheet["Heading1"].run.values.slice(:size, :italic), now.paragraph(4).runs.first.direct]).to eq [{size: 15.0, italic: true}, set]
+    expect([now.styles["Heading1"].run.values.slice(:size, :italic), now.paragraph(4).runs.first.direct]).to eq [{size: 15.0, italic: true}, set]
   end
 
   it "tells why more is found than before" do
@@ -190,9 +190,9 @@ RSpec.describe "intent as plain pages" do
     made = bring(plain, "base.docx")
     form(made, "styles/make", name: "Remark", kind: "paragraph", based_on: "Body Text")
     now = Manuscript.find(made.id).document
-    expect(now.sheet[now.sheet.named("Remark").based_on].name).to eq "Body Text"
-    form(made, "styles/next", style: now.sheet.named("Remark").id, next: "Heading 2")
+    expect(now.styles[now.styles.named("Remark").based_on].name).to eq "Body Text"
+    form(made, "styles/next", style: now.styles.named("Remark").id, next: "Heading 2")
     now = Manuscript.find(made.id).document
-    expect(now.sheet[now.sheet.named("Remark").next_id].name).to eq "Heading 2"
+    expect(now.styles[now.styles.named("Remark").next_id].name).to eq "Heading 2"
   end
 end

@@ -38,7 +38,7 @@ RSpec.describe "the plan and what a person decides" do
     keys = parts(body)
     form "findings/mend_safe", shown: keys, part: keys - ["put_in_style Heading 2"]
     document = now.document
-    expect(document.uses[document.sheet.named("Heading 2").id]).to eq Norvel::Formats.read(Demo::Handbook.new.bytes, name: "h.docx").then { |came| came.uses["Heading2"] }
+    expect(document.uses[document.styles.named("Heading 2").id]).to eq Norvel::Formats.read(Demo::Handbook.new.bytes, name: "h.docx").then { |came| came.uses["Heading2"] }
     expect(now.ledger_entries.first.kinds).to include("Put 3 paragraphs in Heading 1")
     form "take_back"
     expect(now.document.paragraphs).to eq manuscript.document.paragraphs
@@ -95,11 +95,11 @@ RSpec.describe "the plan and what a person decides" do
     expect(body).to match(/Changes: .* →/)
     form "edits/style", ids: "15", style: "Heading1", look: "theirs"
     taken = now.document
-    expect(taken.cascade.of_style(taken.sheet["Heading1"], :paragraph)[:space_before]).to eq 0.0
+    expect(taken.cascade.of_style(taken.styles["Heading1"], :paragraph)[:space_before]).to eq 0.0
     form "take_back"
     form "edits/style", ids: "15", style: "Heading1"
     put = now.document
-    expect([put.paragraph(15).direct, put.sheet["Heading1"]]).to eq [set, manuscript.first_document.sheet["Heading1"]]
+    expect([put.paragraph(15).direct, put.styles["Heading1"]]).to eq [set, manuscript.first_document.styles["Heading1"]]
   end
 
   it "says of several what they read as" do

@@ -61,7 +61,7 @@ RSpec.describe "stations as plain pages" do
     again = Norvel::Survey.of(document).looks.find { |group| group.role == "body" }
     form "edits/look", look_group: again.key, name: "Steps", by: "name"
     expect_done "Make the style Steps"
-    expect(document.uses[document.sheet.named("Steps").id]).to eq again.size
+    expect(document.uses[document.styles.named("Steps").id]).to eq again.size
     form "edits/look", look_group: "gone", style: "BodyText"
     expect_refused "No paragraph has that look"
   end
@@ -99,7 +99,7 @@ RSpec.describe "stations as plain pages" do
   it "makes styles of every kind, and changes lists and pages" do
     form "styles/make", kind: "paragraph", name: "Margin Note", outline: "3", letter: "m", next: "BodyText"
     expect_done "Make the style Margin Note"
-    expect([document.sheet["MarginNote"].paragraph[:outline_level], document.sheet["MarginNote"].next_id, JSON.parse(manuscript.reload.letters)]).to eq [3, "BodyText", {"m" => "MarginNote"}]
+    expect([document.styles["MarginNote"].paragraph[:outline_level], document.styles["MarginNote"].next_id, JSON.parse(manuscript.reload.letters)]).to eq [3, "BodyText", {"m" => "MarginNote"}]
     form "styles/make", kind: "paragraph", name: "Other", letter: "!"
     expect_refused "be a style"
     form "styles/make", kind: "character", name: "Ship Name"
@@ -110,15 +110,15 @@ RSpec.describe "stations as plain pages" do
     expect_done "Make the list style Steps"
     form "styles/level", style: "Steps", level: "2", of_level: {format: "upper_roman", before: "(", above: "no", after: ")", marker_at: "1 cm", text_at: "2 cm", suffix: "space", bold: "yes", color: "#1f3864", start: "3"}
     expect_done "Steps, level 2"
-    level = document.numbering.level(document.sheet["Steps"].paragraph[:list_id], 1)
+    level = document.numbering.level(document.styles["Steps"].paragraph[:list_id], 1)
     expect([level.text, level.format, level.start, level.suffix, level.paragraph[:first_line], level.run[:bold]]).to eq ["(%2)", "upper_roman", 3, "space", -28.3464, true]
     form "styles/level", style: "Steps", level: "2", of_level: {start: "many"}
     expect_refused "not a number to start at"
     form "styles/level", style: "Steps", level: "1", of_level: {format: "bullet", sign: "→"}
     expect_done "Steps, level 1"
     form "styles/level", style: "Steps", level: "1", of_level: {format: "upper_letter", sign: "→"}
-    expect(document.numbering.level(document.sheet["Steps"].paragraph[:list_id], 0).text).to eq "%1."
-    form "styles/list", style: "MarginNote", list: document.sheet["Steps"].paragraph[:list_id], level: "1"
+    expect(document.numbering.level(document.styles["Steps"].paragraph[:list_id], 0).text).to eq "%1."
+    form "styles/list", style: "MarginNote", list: document.styles["Steps"].paragraph[:list_id], level: "1"
     expect_done "Margin Note: level 1 of Steps"
     form "styles/level", style: "BodyText", of_level: {start: "2"}
     expect_refused "is in no list"
@@ -146,7 +146,7 @@ RSpec.describe "stations as plain pages" do
     expect(last_response.body).to include("Take these 3 back", "no paragraph of itself")
     form "take_back", entry: first.id, back: "#{at}/ledger"
     expect_done "Taken back: the last 3 changes"
-    expect([document.sheet.styles, LedgerEntry.count]).to eq [manuscript.first_document.sheet.styles, 0]
+    expect([document.styles.by_id, LedgerEntry.count]).to eq [manuscript.first_document.styles.by_id, 0]
     form "take_back"
     expect_refused "nothing to take back"
   end
@@ -217,7 +217,7 @@ RSpec.describe "stations as plain pages" do
     expect(document.markers.values_at(3, 4, 5)).to eq %w[1. 2. 1.]
     form "edits/restart", ids: "5", again: "0"
     expect(document.markers.values_at(3, 4, 5)).to eq %w[1. 2. 3.]
-    form "edits/list", ids: "4", list: document.sheet.named("Numbers").paragraph[:list_id], level: "2"
+    form "edits/list", ids: "4", list: document.styles.named("Numbers").paragraph[:list_id], level: "2"
     form "edits/list", ids: "3", list: "0"
     expect(document.markers.values_at(3, 4, 5)).to eq [nil, "a.", "1."]
     form "edits/list", ids: "3", list: "77"
@@ -343,14 +343,14 @@ RSpec.describe "stations as plain pages" do
       styles = style("ListParagraph", "List Paragraph", ppr: '<w:ind w:left="720"/>') + style("Heading1", "heading 1")
       plain = docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') + (p(r("An item of it"), "<w:pStyle w:val=\"ListParagraph\"/>#{own}") * 3) + p(r("Loose item"), own), styles:)
       with_list = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(plain)
-      put = Norvel::Edits::PutInList.new([2, 3, 4, 5], with_list.sheet.named("Points").paragraph[:list_id], level: nil).change(with_list)
+      put = Norvel::Edits::PutInList.new([2, 3, 4, 5], with_list.styles.named("Points").paragraph[:list_id], level: nil).change(with_list)
       Manuscript.bring_in(written(put), filename: "lists.docx")
     end
 
     it "are drawn, and every change of them ripples with scripts and without" do
       get "/"
       known = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
-      faults = listed.document.sheet.styles.keys.flat_map do |id|
+      faults = listed.document.styles.by_id.keys.flat_map do |id|
         get "/manuscripts/#{listed.id}/styles?style=#{id}"
         expect(last_response.status).to eq 200
         {"values" => {"values" => {"space_after" => "7pt"}}, "merge" => {into: "Normal"}, "delete" => {to: "Normal", look: "keep"}, "base" => {base: "Normal"}, "list" => {list: "0", level: "1"}, "number" => {scheme: "decimal"}, "unused" => {}}.flat_map do |change, fields|

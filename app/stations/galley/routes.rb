@@ -139,8 +139,8 @@ class GalleyStation < Station
       [group.first.message, group.paragraphs]
     when "look" then (group = survey.looks.find { |g| g.key == key }) &&
       ["Look #{group.letter}", group.paragraphs.map(&:id)]
-    when "style" then (style = document.sheet[key]) && ["In #{style.name}", wearers(style).map(&:id)]
-    when "setby" then (style = document.sheet[key]) &&
+    when "style" then (style = document.styles[key]) && ["In #{style.name}", wearers(style).map(&:id)]
+    when "setby" then (style = document.styles[key]) &&
       ["In #{style.name}, with values of their own", departing(wearers(style)).values.flatten.map(&:id).uniq]
     when "hand" then (job = SurveyView::JOBS[key.to_s.to_sym]) && [job, survey.by_hand[key.to_sym].map(&:id)]
     when "direct" then ["Formatted by hand", direct_ids((key == "words") ? :words : :paragraphs)]
@@ -164,7 +164,7 @@ class GalleyStation < Station
       return Norvel::Edits::PutInList.new(chosen_ids, whole(:list), level:)
     end
     define = Norvel::Edits::DefineListStyle.new(params[:list], ListView::READY[params[:list]])
-    list_id = define.change(document).sheet.named(params[:list]).paragraph[:list_id]
+    list_id = define.change(document).styles.named(params[:list]).paragraph[:list_id]
     put = Norvel::Edits::PutInList.new(chosen_ids, list_id, level:)
     Norvel::Edits::Several.new([define, put],
       title: "Put #{counted(chosen_ids.size, "paragraph")} in #{params[:list]}")

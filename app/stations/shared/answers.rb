@@ -23,7 +23,7 @@ module Answers
   # The rows to send, nil when the galley has to be drawn anew: rows came or went, or there are too many.
   def touched_rows(before)
     return if before.working.size != document.working.size
-    styles = !before.sheet.equal?(document.sheet)
+    styles = !before.styles.equal?(document.styles)
     was = before.working
     touched = document.working.each_with_index.reject do |paragraph, index|
       paragraph.equal?(was[index]) && !styles &&

@@ -7,7 +7,7 @@ module BenchView
 
   # Styles that a letter stands for or that are in use, the most used first.
   def lettered_styles
-    styles = document.sheet.styles.values.select(&:paragraph?)
+    styles = document.styles.by_id.values.select(&:paragraph?)
     styles.select { |style| document.uses[style.id].positive? || letter_of(style) }
       .sort_by { |style| [-document.uses[style.id], style.name] }
   end
@@ -43,14 +43,14 @@ module BenchView
     kind = kind_of(paragraphs)
     wanted = kind && style_of_role(kind)
     names = [wanted, *%w[heading_1 heading_2 body].map { |role| style_of_role(role) }]
-    used = document.uses.sort_by { |_, count| -count }.filter_map { |id, _| document.sheet[id]&.name }
+    used = document.uses.sort_by { |_, count| -count }.filter_map { |id, _| document.styles[id]&.name }
     here = paragraphs.map { |paragraph| document.style_name(paragraph) }.uniq
     [*names, *used, "Heading 3", "List Bullet"].compact.uniq(&:downcase).first(ROWS)
       .map { |name| put_row(name, suggested: name == wanted && here != [wanted], here: here == [name]) }
   end
 
   def put_row(name, suggested:, here:)
-    style = document.sheet.called(name)
+    style = document.styles.called(name)
     uses = style ? document.uses[style.id] : 0
     note = suggested ? "suggested" : (number(uses) if uses.positive?)
     PutRow.new(style&.id || name, style&.name || name, key_of(name), form_of_name(style, name), note, suggested, here)
@@ -60,13 +60,13 @@ module BenchView
   def key_of(name)
     roles = {**(1..6).to_h { |level| [level.to_s, "heading_#{level}"] }, "0" => "body"}
     digit = roles.find { |_, role| style_of_role(role)&.casecmp?(name) }&.first
-    digit || ((style = document.sheet.called(name)) ? letter_of(style) : usual_letters.key(name))
+    digit || ((style = document.styles.called(name)) ? letter_of(style) : usual_letters.key(name))
   end
 
   # How large and heavy its name is written.
   def form_of_name(style, name)
     look = style ? document.cascade.of_style(style, :run).values : style_pattern.values(document, name)
-    base = document.cascade.of_style(document.sheet.default, :run)[:size]
+    base = document.cascade.of_style(document.styles.default, :run)[:size]
     larger = (look[:size] || base) / base
     {"b" => look[:bold], "i" => look[:italic], "large" => larger > 1.3, "small" => larger < 0.95}.select { |_, on| on }
       .keys.join(" ")
@@ -74,7 +74,7 @@ module BenchView
 
   # [[property, "size 13 pt, 13.5 pt"], …] of what is set by hand on them.
   def set_by_hand(paragraphs)
-    found = paragraphs.uniq(&:makeup).flat_map { |paragraph| Norvel::Survey::Departures.of(document, paragraph) }
+    found = paragraphs.uniq(&:formatting).flat_map { |paragraph| Norvel::Survey::Departures.of(document, paragraph) }
     found.group_by(&:property).map do |property, list|
       [property, list.uniq(&:value).first(4).map { |departure| departure.spoken(unit) }.join(", ")]
     end
@@ -114,7 +114,7 @@ module BenchView
 
   # Names of the character styles there are, and of those that are made when they are first used.
   def character_styles
-    own = document.sheet.styles.values.select { |style| style.character? && !style.default }.map(&:name)
+    own = document.styles.by_id.values.select { |style| style.character? && !style.default }.map(&:name)
     (Norvel::Edits::StyleWords::USUAL.keys | own).map { |name| [name, name] } << ["", "none"]
   end
 
@@ -173,7 +173,7 @@ module BenchView
   # ": Bullets, level 2, and others" of paragraphs in a list.
   def list_place_words(paragraphs, at)
     return "" unless at
-    style = document.sheet[document.numbering.definition_of(at.first)&.style_id]
+    style = document.styles[document.numbering.definition_of(at.first)&.style_id]
     others = ", and others" if paragraphs.map { |paragraph| document.cascade.list_of(paragraph) }.uniq.size > 1
     ": #{style&.name || "numbers of its own"}, level #{at.last + 1}#{others}"
   end
@@ -181,7 +181,7 @@ module BenchView
   # [[list id or the name of a ready one, words], …]
   def lists_to_be_in
     there = lists.map { |name, id| [id, name] }
-    ready = ListView::READY.keys.reject { |name| document.sheet.named(name) }.map { |name| [name, name] }
+    ready = ListView::READY.keys.reject { |name| document.styles.named(name) }.map { |name| [name, name] }
     [*there, *ready, [0, "no list"]]
   end
 
@@ -197,7 +197,7 @@ module BenchView
       "j k" => "next, previous paragraph", "x" => "select one more", "Shift A" => "all that look like this",
       "Shift S" => "all in its style", "Shift R" => "all of its kind", "Shift N" => "from here to the next heading",
       "Shift E" => "everything", "0" => "body text", "1 – 6" => "heading 1 to 6", **usual_letters,
-      **own_letters.transform_values { |id| document.sheet[id].name }, "/" => "find", "u" => "take back",
+      **own_letters.transform_values { |id| document.styles[id].name }, "/" => "find", "u" => "take back",
       "g s, g a, g f, g h" => "survey, galley, findings, handover"
     }
   end

@@ -27,14 +27,14 @@ module Putting
   # neither template nor guide says how it looks.
   def look_offered(style, role: nil)
     return look_chosen if LOOKS.key?(params[:look].to_s)
-    there = document.sheet[style.to_s]&.paragraph? || document.sheet.called(style.to_s)
+    there = document.styles[style.to_s]&.paragraph? || document.styles.called(style.to_s)
     (there || style_pattern.describes?(document, style.to_s, role:)) ? :style : :theirs
   end
 
   # Paragraphs in a style by its id, by the name of a usual one, or of a new one.
   def put_in_style(ids, style, look: look_chosen, role: nil)
     raise Norvel::Refused, "No style was chosen." if style.to_s.strip.empty?
-    known = document.sheet[style.to_s]&.paragraph? || document.sheet.called(style.to_s)
+    known = document.styles[style.to_s]&.paragraph? || document.styles.called(style.to_s)
     unless known || role || Norvel::Styles::Usual[style]
       raise Norvel::Refused, "There is no paragraph style “#{cut(style.to_s, 60)}” in this document."
     end
@@ -48,7 +48,7 @@ module Putting
 
   # In a style that takes their look: one that is there, or a new one.
   def style_of_look(ids, name)
-    there = document.sheet.named(name.to_s.strip)
+    there = document.styles.named(name.to_s.strip)
     return Norvel::Edits::StyleFromLook.new(ids, name) unless there&.paragraph?
     put_in_style(ids, there.id)
   end
@@ -56,7 +56,7 @@ module Putting
   # [[id or name, words], …] of the styles a paragraph may be put in: the usual ones, made when they are first used, and
   # the file's own.
   def styles_to_put_in
-    own = document.sheet.styles.values.select(&:paragraph?)
+    own = document.styles.by_id.values.select(&:paragraph?)
       .reject { |style| style.hidden && document.uses[style.id].zero? && !fresh?(style) }
     list = own.map { |style| [style.id, style.name] } + missing_usual.map { |name| [name, name] }
     list.sort_by { |_, name| name.sub(/(\d+)\z/) { $1.rjust(2, "0") } }
@@ -64,12 +64,12 @@ module Putting
 
   # Names of the usual styles that the file lacks.
   def missing_usual
-    Norvel::Styles::Usual::NAMES.reject { |name| document.sheet.called(name) || document.sheet.named(name) }
+    Norvel::Styles::Usual::NAMES.reject { |name| document.styles.called(name) || document.styles.named(name) }
   end
 
   # Was it made here, so that it is shown though nothing wears it?
   def fresh?(style)
-    manuscript.first_document.sheet[style.id].nil?
+    manuscript.first_document.styles[style.id].nil?
   end
 
   # "2 values set by hand go: centred, 14 pt"

@@ -34,7 +34,7 @@ module RippleView
 
   # The style that the one shown would be merged into.
   def merged_into
-    (@change == "merge") ? document.sheet[params[:into]] : nil
+    (@change == "merge") ? document.styles[params[:into]] : nil
   end
 
   # A paragraph in its look, for showing before and after.
@@ -53,7 +53,7 @@ module RippleView
 
   # Where running text in the base style goes.
   def dress_text_words(ids, style)
-    "#{counted(ids.size, "paragraph")} of body text in #{document.sheet.default.name} go in #{style.name}."
+    "#{counted(ids.size, "paragraph")} of body text in #{document.styles.default.name} go in #{style.name}."
   end
 
   def values_words(values)
@@ -62,7 +62,7 @@ module RippleView
 
   # Is most text in the style that all other text would be in?
   def mostly_default?
-    base = document.sheet.default
+    base = document.styles.default
     base && document.uses[base.id] * 2 > document.paragraphs.size
   end
 
@@ -106,7 +106,7 @@ module RippleView
   end
 
   def differing(style)
-    after = @ripple.after.sheet[style.id]
+    after = @ripple.after.styles[style.id]
     %i[paragraph run].flat_map do |place|
       was = document.cascade.of_style(style, place)
       now = @ripple.after.cascade.of_style(after, place)

@@ -75,8 +75,8 @@ module SheetAtSize
   def characters_of(block)
     full = block.lines.reject { |line| line.ending == :end || line.to < line.from }
     return if full.empty?
-    copy = block.copy
-    sizes = full.map { |line| copy.starts[line.to] + copy.sizes[line.to] - copy.starts[line.from] }
+    items = block.set_items
+    sizes = full.map { |line| items.starts[line.to] + items.sizes[line.to] - items.starts[line.from] }
     (sizes.sum.to_f / sizes.size).round
   end
 
@@ -126,8 +126,8 @@ module SheetAtSize
   end
 
   def thing_drawn(span, baseline)
-    thing = span.object
-    at = %(x="#{fine(span.x)}" y="#{fine(baseline - thing.height)}")
-    %(<rect class="thing" #{at} width="#{fine(span.width)}" height="#{fine(thing.height)}"/>)
+    object = span.object
+    at = %(x="#{fine(span.x)}" y="#{fine(baseline - object.height)}")
+    %(<rect class="thing" #{at} width="#{fine(span.width)}" height="#{fine(object.height)}"/>)
   end
 end

@@ -35,14 +35,14 @@ module SheetStrokes
       block = line.block
       if line.line.zero?
         y = line.top
-        block.floats.each do |thing|
-          yield line.x, y, thing.width, thing.height
-          y += thing.height
+        block.floats.each do |object|
+          yield line.x, y, object.width, object.height
+          y += object.height
         end
       end
-      next unless block.copy.objects
-      line.spans.filter_map { |span| [span, span.object] if span.object }.each do |span, thing|
-        yield span.x, line.baseline - thing.height, span.width, thing.height
+      next unless block.set_items.objects
+      line.spans.filter_map { |span| [span, span.object] if span.object }.each do |span, object|
+        yield span.x, line.baseline - object.height, span.width, object.height
       end
     end
   end

@@ -52,9 +52,9 @@ module StyleChanges
   # The edit that the block makes of the style that was sent; a usual one that is not there is made first.
   def with_usual(name)
     sent = sent(name)
-    return yield(sent) if sent.nil? || document.sheet[sent] || Norvel::Styles::Usual[sent].nil?
+    return yield(sent) if sent.nil? || document.styles[sent] || Norvel::Styles::Usual[sent].nil?
     make = E::DefineUsual.new(sent, pattern: style_pattern)
-    edit = yield(make.change(document).sheet.called(sent).id)
+    edit = yield(make.change(document).styles.called(sent).id)
     E::Several.new([make, edit], title: "Make #{sent}. #{edit.title(make.change(document))}")
   end
 
@@ -143,7 +143,7 @@ module StyleChanges
   def made_place
     name = params[:name].to_s.strip
     return {page: name} if params[:kind] == "page"
-    style = manuscript.document.sheet.named(name)
+    style = manuscript.document.styles.named(name)
     set_letter(style.id, params[:letter], manuscript.document) if style && sent(:letter)
     {style: style&.id}
   end

@@ -7,7 +7,7 @@ module StyleLetters
 
   # {"q" => style id}
   def own_letters
-    JSON.parse(manuscript.letters || "{}").select { |_, id| document.sheet[id] }
+    JSON.parse(manuscript.letters || "{}").select { |_, id| document.styles[id] }
   end
 
   # The letter that puts paragraphs in this style, or nil.
@@ -27,7 +27,7 @@ module StyleLetters
 
   def set_letter(style_id, letter, whose = document)
     letter = typed_letter(letter)
-    raise Norvel::Refused, "There is no such style." unless whose.sheet[style_id]
+    raise Norvel::Refused, "There is no such style." unless whose.styles[style_id]
     letters = own_letters.reject { |key, id| key == letter || id == style_id }
     letters[letter] = style_id unless letter.empty?
     manuscript.update_columns(letters: letters.to_json)
@@ -40,7 +40,7 @@ module StyleLetters
 
   # "q puts paragraphs in Block Quote."
   def letter_words(style_id)
-    letter, name = own_letters.key(style_id), document.sheet[style_id]&.name
+    letter, name = own_letters.key(style_id), document.styles[style_id]&.name
     letter ? "#{letter} puts paragraphs in #{name} now." : "#{name} has no letter now."
   end
 

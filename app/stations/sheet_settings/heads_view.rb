@@ -53,7 +53,7 @@ module HeadsView
     document.head(opening, kind, "first")
   end
 
-  # What a head or foot says: RunningLine, or nil where it is set otherwise.
+  # What a head or foot says: Running::Line, or nil where it is set otherwise.
   def running_line(matter, kind, way)
     story = running_story(matter, kind, way)
     story ? Norvel::Running::Line.read(story, document) : NOTHING_SAID

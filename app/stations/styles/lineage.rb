@@ -38,7 +38,7 @@ class Lineage
     @rows = []
     group("Paragraphs", tree("paragraph"))
     group("Words", tree("character"))
-    group("Lists", @document.sheet.ordered("numbering").reject(&:default).map { |style| [style, []] })
+    group("Lists", @document.styles.ordered("numbering").reject(&:default).map { |style| [style, []] })
     group("Pages", Lineage.pages(@document).map { |set| [set, []] })
     @rows
   end
@@ -74,13 +74,13 @@ class Lineage
 
   def styles(type)
     @styles ||= {}
-    @styles[type] ||= @document.sheet.ordered(type).select do |style|
-      @shown.call(style) && !(style.character? && (style.default || @document.sheet.twin(style)))
+    @styles[type] ||= @document.styles.ordered(type).select do |style|
+      @shown.call(style) && !(style.character? && (style.default || @document.styles.twin(style)))
     end
   end
 
   # The nearest style it is based on that is shown.
   def base(style)
-    @document.sheet.chain(style)[0...-1].reverse.find { |other| styles(style.type).include?(other) }
+    @document.styles.chain(style)[0...-1].reverse.find { |other| styles(style.type).include?(other) }
   end
 end

@@ -25,7 +25,7 @@ module ListView
 
   # Lists that a paragraph or a style can be put in: [name, list id].
   def lists
-    document.sheet.ordered("numbering").reject(&:default).filter_map do |style|
+    document.styles.ordered("numbering").reject(&:default).filter_map do |style|
       (id = style.paragraph[:list_id]) && document.numbering.known?(id) && [style.name, id]
     end
   end

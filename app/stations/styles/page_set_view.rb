@@ -56,7 +56,7 @@ module PageSetView
     when :header then "head at #{page_value(style, :header)}"
     when :footer then "foot at #{page_value(style, :footer)}"
     when :sheet
-      measure = length_words(style.width - style.margin_left - style.margin_right)
+      measure = length_words(style.measure)
       "#{page_value(style, :width)} × #{page_value(style, :height)} · measure #{measure}"
     else page_value(style, word.name)
     end
@@ -66,7 +66,7 @@ module PageSetView
   def typed_page(style)
     (params[:of_page] || {}).filter_map do |name, text|
       name = name.to_sym
-      next unless Norvel::Document::PageStyle::VALUES.include?(name)
+      next unless Norvel::Document::SetUp::FIELDS.include?(name)
       next if text.strip.empty? || text.strip == page_value(style, name)
       [name, (name == :columns) ? typed_columns(text) : typed_length(text)]
     end.to_h

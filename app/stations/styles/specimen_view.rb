@@ -7,7 +7,7 @@ module SpecimenView
   def specimen_of_chosen
     return partial(:sheet_specimen, set: tried_set) if chosen_page
     whose = @ripple&.after
-    whose = document unless whose&.sheet&.[](chosen_style.id)
+    whose = document unless whose&.styles&.[](chosen_style.id)
     partial((chosen_style.type == "numbering") ? :list_specimen : :specimen, style: chosen_style, whose:)
   end
 
@@ -49,7 +49,7 @@ module SpecimenView
 
   # The specimen as a ripple would have it.
   def fresh_specimen
-    return [] unless @change && chosen_style && (style = @ripple.after.sheet[chosen_style.id]) &&
+    return [] unless @change && chosen_style && (style = @ripple.after.styles[chosen_style.id]) &&
       style.type != "numbering"
     specimen_looks(style, @ripple.after)
   end

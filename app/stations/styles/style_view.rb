@@ -47,7 +47,7 @@ module StyleView
 
   # Styles of a type that a person chooses from; words that are one with a paragraph style are not told twice.
   def styles_of(type)
-    document.sheet.ordered(type).reject { |one| one.character? && (one.default || document.sheet.twin(one)) }
+    document.styles.ordered(type).reject { |one| one.character? && (one.default || document.styles.twin(one)) }
   end
 
   def style_options
@@ -57,12 +57,12 @@ module StyleView
   end
 
   def styles_in_use
-    document.sheet.styles.values.select { |style| used?(style) && style.paragraph? }
+    document.styles.by_id.values.select { |style| used?(style) && style.paragraph? }
   end
 
   # [[id, name], …] of the other styles of its type.
   def others_of(style)
-    (document.sheet.ordered(style.type) - [style]).map { |other| [other.id, other.name] }
+    (document.styles.ordered(style.type) - [style]).map { |other| [other.id, other.name] }
   end
 
   # The same with the usual ones that the file lacks, by name: they are made when they are first used.
@@ -83,18 +83,18 @@ module StyleView
 
   # "paragraph style · based on … · next …"
   def style_words(style)
-    base = document.sheet[style.based_on]
+    base = document.styles[style.based_on]
     base = nil if base&.character? && base.default
     said = ["#{style.paragraph? ? "paragraph" : "character"} style"]
     said << "based on <b>#{h(base&.name || (style.paragraph? ? "the document" : "what it stands in"))}</b>"
     said.concat(next_and_uses(style)) if style.paragraph?
-    said << "words in it are #{h document.sheet.twin(style).name}" if document.sheet.twin(style)
+    said << "words in it are #{h document.styles.twin(style).name}" if document.styles.twin(style)
     said.join(" · ")
   end
 
   def next_and_uses(style)
     uses = counted(document.uses[style.id], "paragraph")
-    ["next <b>#{h(document.sheet[style.next_id]&.name || style.name)}</b>",
+    ["next <b>#{h(document.styles[style.next_id]&.name || style.name)}</b>",
       %(<a href="#{path_to("galley", at: wearers(style).first&.id.to_i)}">#{uses}</a>)]
   end
 
@@ -128,8 +128,8 @@ module StyleView
 
   def chosen_style
     return if params[:page] || params[:section]
-    @chosen_style ||= document.sheet[params[:style].to_s] || document.sheet[document.uses.max_by(&:last)&.first] ||
-      document.sheet.default || document.sheet.styles.values.first
+    @chosen_style ||= document.styles[params[:style].to_s] || document.styles[document.uses.max_by(&:last)&.first] ||
+      document.styles.default || document.styles.by_id.values.first
   end
 
   # Styles in use and their bases; all of them when asked.
@@ -170,15 +170,15 @@ module StyleView
   def used?(style)
     @used ||= begin
       ids = document.styles_used.keys
-      twins = ids.filter_map { |id| document.sheet.twin(document.sheet[id])&.id }
-      found = (ids + twins + [chosen_style&.id]).compact.filter_map { |id| document.sheet[id] }
-      found.flat_map { |style| document.sheet.chain(style) }.to_h { |style| [style.id, true] }
+      twins = ids.filter_map { |id| document.styles.twin(document.styles[id])&.id }
+      found = (ids + twins + [chosen_style&.id]).compact.filter_map { |id| document.styles[id] }
+      found.flat_map { |style| document.styles.chain(style) }.to_h { |style| [style.id, true] }
     end
     @used[style.id]
   end
 
   def unused_styles
-    document.sheet.styles.values.reject do |style|
+    document.styles.by_id.values.reject do |style|
       used?(style) || fresh?(style) || style.default || style.equal?(chosen_style) ||
         %w[table numbering].include?(style.type)
     end
@@ -219,7 +219,7 @@ module StyleView
   # [value as a person reads it, where it comes from (nil: set here)]
   def style_value(style, property)
     value = said_of(property, style_look(style, property.on)[property.name])
-    chain = document.sheet.chain(style)
+    chain = document.styles.chain(style)
     slots = Norvel::Styles::Properties.slots_of(property.name)
     setter = chain.reverse.find { |link| slots.any? { |slot| link.set(property.on).key?(slot) } }
     [value, if setter.equal?(style)
@@ -273,8 +273,8 @@ module StyleView
   # The colours that the document's styles and words are in, those of most styles first; black with them.
   def document_colours
     @document_colours ||= begin
-      said = document.sheet.styles.each_value.flat_map { |style| [style.run[:color], style.paragraph[:shading]] }
-      seen = document.paragraphs.uniq(&:makeup).flat_map { |one| one.letters.map { |run| run.direct[:color] } }
+      said = document.styles.by_id.each_value.flat_map { |style| [style.run[:color], style.paragraph[:shading]] }
+      seen = document.paragraphs.uniq(&:formatting).flat_map { |one| one.letters.map { |run| run.direct[:color] } }
       ["#000000", *(said + seen).grep(Norvel::Colour::HEX).tally.sort_by { |_, count| -count }.map(&:first)]
         .uniq.first(SWATCHES)
     end
@@ -313,7 +313,7 @@ module StyleView
 
   # What the ripple does to the contrast of the style shown: [before, after], nil when it stays.
   def contrast_change
-    style = chosen_style && @ripple.after.sheet[chosen_style.id]
+    style = chosen_style && @ripple.after.styles[chosen_style.id]
     return if style.nil? || style.type == "numbering"
     said = [contrast_words(chosen_style), contrast_words(style, @ripple.after)]
     said if said.uniq.size == 2

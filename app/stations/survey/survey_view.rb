@@ -120,12 +120,12 @@ module SurveyView
   end
 
   def style_id(name)
-    name && document.sheet.named(name, "paragraph")&.id
+    name && document.styles.named(name, "paragraph")&.id
   end
 
   # [[id, name], …] of all paragraph styles.
   def paragraph_styles
-    styles = document.sheet.styles.values.select(&:paragraph?)
+    styles = document.styles.by_id.values.select(&:paragraph?)
     @paragraph_styles ||= styles.sort_by(&:name).map { |style| [style.id, style.name] }
   end
 

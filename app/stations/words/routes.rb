@@ -73,7 +73,7 @@ class WordsStation < Station
 
   # The style for running text that is pasted: as a person says, else that of the text it stands after.
   def pasted_body
-    return params[:body] if document.sheet[params[:body].to_s]&.paragraph?
+    return params[:body] if document.styles[params[:body].to_s]&.paragraph?
     before = document.include?(@after) && document.paragraph(@after)
     document.style_of(before)&.id if before && Norvel::Survey.role(document, before) == "body"
   end
@@ -94,17 +94,11 @@ class WordsStation < Station
 
   # The paragraphs as they came and as they are, in step: [original, copy], either nil.
   def pairs
-    first = manuscript.first_document.paragraphs
-    now = document.paragraphs
-    places = now.each_with_index.to_h { |paragraph, index| [paragraph.id, index] }
-    done = 0
-    list = first.flat_map do |paragraph|
-      place = places[paragraph.id]
-      next [[paragraph, nil]] if place.nil? || place < done
-      added = now[done...place].map { |other| [nil, other] }
-      done = place + 1
-      added << [paragraph, now[place]]
+    first, now = manuscript.first_document.paragraphs, document.paragraphs
+    Diff::LCS.sdiff(first.map(&:id), now.map(&:id)).flat_map do |pair|
+      original = first[pair.old_position] unless pair.adding?
+      copy = now[pair.new_position] unless pair.deleting?
+      pair.changed? ? [[original, nil], [nil, copy]] : [[original, copy]]
     end
-    list + now[done..].map { |other| [nil, other] }
   end
 end

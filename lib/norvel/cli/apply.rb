@@ -26,10 +26,12 @@ module Norvel
         @out.puts "#{match.pairs.size} styles matched, #{match.added.size} added; " \
           "#{change.after.word_count} words, unchanged"
         match.roles.each do |id, (style, role)|
-          @out.puts "#{document.sheet[id].name} became #{style.name}, as its text reads as #{role.tr("_", " ")}"
+          @out.puts "#{document.styles[id].name} became #{style.name}, as its text reads as #{role.tr("_", " ")}"
         end
         text, style = match.text
-        @out.puts "#{text.size} paragraphs of body text in #{document.sheet.default.name} went in #{style.name}" if text
+        if text
+          @out.puts "#{text.size} paragraphs of body text in #{document.styles.default.name} went in #{style.name}"
+        end
         numbers(edit.renumbered(document))
         left = match.unmatched.reject { |style| match.roles.key?(style.id) }
         @out.puts "without a partner in the template: #{left.map(&:name).join(", ")}" if left.any?

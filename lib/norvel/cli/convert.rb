@@ -19,7 +19,7 @@ module Norvel
         Formats.for_path(output)
         document = dressed(path)
         written = write(document, output)
-        @options[:json] ? json(written, output) : told(written)
+        @options[:json] ? json(written, output) : print_losses(written)
         0
       end
 
@@ -44,7 +44,7 @@ module Norvel
           carried: written.carried.to_h)
       end
 
-      def told(written)
+      def print_losses(written)
         carried = written.carried
         return @out.puts("everything was carried") if carried.empty?
         carried.approximated.each { |entry| @out.puts "#{entry.count} × #{entry.what}: #{entry.how}" }

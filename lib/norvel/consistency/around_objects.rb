@@ -12,7 +12,7 @@ module Norvel
         gaps.group_by(&:kind).flat_map do |_, list|
           values = list.map(&:value)
           most = usual(values) or next []
-          list.zip(values).reject { |_, value| value == most }.map { |gap, _| told(gap, most) }
+          list.zip(values).reject { |_, value| value == most }.map { |gap, _| deviation(gap, most) }
         end
       end
 
@@ -66,7 +66,7 @@ module Norvel
         (@at.fetch(block) - @at.fetch(beside)).abs - 1
       end
 
-      def told(gap, most)
+      def deviation(gap, most)
         what, side, kind = gap.kind
         odd(paragraph: gap.paragraph, usual: words(most), found: words(gap.value),
           message: "Between the #{what} and #{kind} #{side} it: #{words(gap.value)}, at most others #{words(most)}")

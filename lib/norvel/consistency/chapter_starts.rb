@@ -12,7 +12,7 @@ module Norvel
         chapters = Structure::Matters.first_lines(@document, chapters)
         starts = chapters.map { |one| begins_page?(pages, one) }
         return [] unless usual(starts) == true
-        chapters.zip(starts).reject { |_, begins| begins }.map { |one, _| told(one) }
+        chapters.zip(starts).reject { |_, begins| begins }.map { |one, _| deviation(one) }
       end
 
       private
@@ -22,7 +22,7 @@ module Norvel
         !sheet.nil? && sheet.paragraphs.find { |one| !one.blank? }&.id == heading.id
       end
 
-      def told(heading)
+      def deviation(heading)
         odd(paragraph: heading, usual: "on a new page", found: "within a page",
           message: "The chapter begins within a page, the others on a new one", label: "Begin it on a new page",
           steps: [[:begin_on_page]], why: "it moves what follows to another page")

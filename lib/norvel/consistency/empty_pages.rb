@@ -13,7 +13,7 @@ module Norvel
         pages = Layout.pages(@document) or return []
         first = first_chapter(pages) or return []
         pages.sheets.each_cons(2).filter_map do |sheet, following|
-          told(sheet, following) if sheet.page >= first && nearly_empty?(sheet) && !meant?(sheet, following)
+          deviation(sheet, following) if sheet.page >= first && nearly_empty?(sheet) && !meant?(sheet, following)
         end
       end
 
@@ -44,7 +44,7 @@ module Norvel
         one.nil? || role(one) == "title" || role(one) == "heading_#{headings.keys.min}"
       end
 
-      def told(sheet, following)
+      def deviation(sheet, following)
         page = sheet.label.empty? ? "Sheet #{sheet.page}" : "Page #{sheet.label}"
         breaking = following.paragraphs.find { |one| !one.nothing? } || sheet.paragraphs.last
         odd(paragraph: breaking, usual: "text to the foot of the page", found: "a page break",

@@ -23,9 +23,9 @@ module Norvel
       end
 
       def cases(level, list)
-        told = list.filter_map { |one| (found = case_of(one)) && [one, found] }
-        most = usual(told.map(&:last)) or return []
-        told.reject { |_, found| found == most }.map do |one, found|
+        cased = list.filter_map { |one| (found = case_of(one)) && [one, found] }
+        most = usual(cased.map(&:last)) or return []
+        cased.reject { |_, found| found == most }.map do |one, found|
           odd(paragraph: one, usual: WORDS[most], found: WORDS[found],
             message: "A heading of level #{level} has #{WORDS[found]}, the others have #{WORDS[most]}")
         end
@@ -45,9 +45,9 @@ module Norvel
         marks = list.map { |one| one.text.strip[END_MARK].to_s }
         most = usual(marks) or return []
         list.zip(marks).reject { |_, mark| mark == most }.map do |one, mark|
-          said = ->(sign) { sign.empty? ? "no mark" : "“#{sign}”" }
-          odd(paragraph: one, usual: said[most], found: said[mark],
-            message: "A heading of level #{level} ends with #{said[mark]}, the others with #{said[most]}")
+          spoken = ->(sign) { sign.empty? ? "no mark" : "“#{sign}”" }
+          odd(paragraph: one, usual: spoken[most], found: spoken[mark],
+            message: "A heading of level #{level} ends with #{spoken[mark]}, the others with #{spoken[most]}")
         end
       end
     end

@@ -12,7 +12,8 @@ module Norvel
         headings.flat_map do |level, list|
           looks = list.map { |one| appearance(one) }
           most = usual(looks, share: 0.6)
-          most ? list.zip(looks).reject { |_, own| own == most }.map { |one, own| told(level, one, own, most) } : []
+          next [] unless most
+          list.zip(looks).reject { |_, own| own == most }.map { |one, own| deviation(level, one, own, most) }
         end
       end
 
@@ -22,11 +23,11 @@ module Norvel
         letters(paragraph).values.slice(*LETTERS).merge(look(paragraph).values.slice(*LINES))
       end
 
-      def told(level, paragraph, own, most)
+      def deviation(level, paragraph, own, most)
         names = own.keys.reject { |name| own[name] == most[name] }
-        said = ->(values) { names.map { |name| value_words(name, values[name]) }.join(", ") }
-        odd(paragraph:, usual: said[most], found: said[own],
-          message: "A heading of level #{level} looks otherwise than the others: #{said[own]}",
+        spoken = ->(values) { names.map { |name| value_words(name, values[name]) }.join(", ") }
+        odd(paragraph:, usual: spoken[most], found: spoken[own],
+          message: "A heading of level #{level} looks otherwise than the others: #{spoken[own]}",
           **mend(paragraph, names, most))
       end
 

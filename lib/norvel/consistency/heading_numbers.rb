@@ -60,9 +60,9 @@ module Norvel
         numbered.group_by { |one, _| role(one) }.values.flat_map do |list|
           most = usual(list.map { |_, match| match[2] }) or next []
           list.reject { |_, match| match[2] == most }.map do |one, match|
-            said = ->(sign) { sign.empty? ? "no sign after it" : "“#{sign}” after it" }
-            odd(paragraph: one, usual: said[most], found: said[match[2]],
-              message: "The number #{match[1]} has #{said[match[2]]}, the others have #{said[most]}")
+            spoken = ->(sign) { sign.empty? ? "no sign after it" : "“#{sign}” after it" }
+            odd(paragraph: one, usual: spoken[most], found: spoken[match[2]],
+              message: "The number #{match[1]} has #{spoken[match[2]]}, the others have #{spoken[most]}")
           end
         end
       end

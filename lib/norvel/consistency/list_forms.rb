@@ -37,11 +37,11 @@ module Norvel
         firsts = lists.flat_map { |list| list.group_by { |one| bullet(one) }.except(nil).to_a }
         firsts.group_by { |(level, _), _| level }.values.flat_map do |group|
           most = usual(group.map { |(_, sign), _| sign }) or next []
-          group.reject { |(_, sign), _| sign == most }.map { |(_, sign), same| told_bullet(same.first, sign, most) }
+          group.reject { |(_, sign), _| sign == most }.map { |(_, sign), same| bullet_odd(same.first, sign, most) }
         end
       end
 
-      def told_bullet(paragraph, sign, most)
+      def bullet_odd(paragraph, sign, most)
         odd(paragraph:, usual: "“#{most}”", found: "“#{sign}”",
           message: "The list has “#{sign}” as its bullet, the other lists have “#{most}”")
       end
@@ -52,9 +52,9 @@ module Norvel
         marks = inside.map { |one| one.text.strip[/[.;,:!?]\z/].to_s }
         most = usual(marks, least: LEAST - 1) or return []
         inside.zip(marks).reject { |_, mark| mark == most || mark == ":" }.map do |one, mark|
-          said = ->(sign) { sign.empty? ? "no mark" : "“#{sign}”" }
-          odd(paragraph: one, usual: said[most], found: said[mark],
-            message: "An item ends with #{said[mark]}, the others of its list with #{said[most]}")
+          spoken = ->(sign) { sign.empty? ? "no mark" : "“#{sign}”" }
+          odd(paragraph: one, usual: spoken[most], found: spoken[mark],
+            message: "An item ends with #{spoken[mark]}, the others of its list with #{spoken[most]}")
         end
       end
     end

@@ -29,7 +29,8 @@ module Norvel
         group.filter_map do |section, number|
           value = section[name] or next
           apart = (value - usual).abs
-          told(name, number, usual, value) if apart > SAME && (near?(name, apart) || alone?(name, group, number, usual))
+          next if apart <= SAME || !(near?(name, apart) || alone?(name, group, number, usual))
+          deviation(name, number, usual, value)
         end
       end
 
@@ -50,11 +51,12 @@ module Norvel
         group.all? { |section, other| other == number || (section[name] - usual).abs <= SAME }
       end
 
-      def told(name, number, usual, value)
-        said = ->(given) { (name == :columns) ? given.to_s : Length.spoken(given, Length.of_sheets) }
+      def deviation(name, number, usual, value)
+        spoken = ->(given) { (name == :columns) ? given.to_s : Length.spoken(given, Length.of_sheets) }
         words = WORDS.fetch(name)
-        odd(section: number, message: "The #{words} of section #{number} is #{said[value]}, elsewhere #{said[usual]}",
-          usual: said[usual], found: said[value], label: "Make it equal: #{words} #{said[usual]}",
+        message = "The #{words} of section #{number} is #{spoken[value]}, elsewhere #{spoken[usual]}"
+        odd(section: number, message:,
+          usual: spoken[usual], found: spoken[value], label: "Make it equal: #{words} #{spoken[usual]}",
           steps: ([[:set_page, {name => usual}]] unless name == :columns),
           why: ("it is another set-up, perhaps on purpose" if (value - usual).abs > NEAR))
       end

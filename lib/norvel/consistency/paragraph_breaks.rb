@@ -13,7 +13,7 @@ module Norvel
         ways = breaks
         most = usual(ways.map(&:last), least: LEAST) or return []
         return [] if most == [:none]
-        ways.reject { |_, way| way == most }.map { |paragraph, way| told(paragraph, way, most) }
+        ways.reject { |_, way| way == most }.map { |paragraph, way| deviation(paragraph, way, most) }
       end
 
       private
@@ -41,10 +41,10 @@ module Norvel
         found.empty? ? [:none] : found
       end
 
-      def told(paragraph, way, most)
-        said = ->(list) { list.map { |one| WAYS.fetch(one) }.join(" and ") }
-        odd(paragraph:, usual: said[most], found: said[way],
-          message: "The paragraph is told from the one before by #{said[way]}, most are by #{said[most]}")
+      def deviation(paragraph, way, most)
+        spoken = ->(list) { list.map { |one| WAYS.fetch(one) }.join(" and ") }
+        odd(paragraph:, usual: spoken[most], found: spoken[way],
+          message: "The paragraph is told from the one before by #{spoken[way]}, most are by #{spoken[most]}")
       end
     end
   end

@@ -19,7 +19,7 @@ module Norvel
           caption, figure = (figure?(one) ? [other, one] : [one, other])
           next unless figure?(figure) && caption.is_a?(Document::Paragraph) && caption?(caption)
           was, now = [figure, caption].map { |block| @pages.sheets_of(block.id).last&.page }
-          told_caption(caption, was, now) if was && now && was != now
+          caption_odd(caption, was, now) if was && now && was != now
         end
       end
 
@@ -31,7 +31,7 @@ module Norvel
         role(paragraph) == "caption" && Survey::Traits.of(paragraph).caption == :figure
       end
 
-      def told_caption(caption, was, now)
+      def caption_odd(caption, was, now)
         odd(paragraph: caption, usual: "on sheet #{was}", found: "on sheet #{now}",
           message: "The caption stands on another page than its figure")
       end

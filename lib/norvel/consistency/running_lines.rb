@@ -22,7 +22,7 @@ module Norvel
         usual, list = lines.group_by { |_, line| line }.max_by { |_, same| same.size }
         return [] if list.size == 1 && lines.size > 2
         lines.reject { |_, line| line == usual }.select { |_, line| close?(words(line), words(usual)) }
-          .map { |story, line| told(kind, story, line, usual) }
+          .map { |story, line| deviation(kind, story, line, usual) }
       end
 
       def words(line)
@@ -44,11 +44,11 @@ module Norvel
         one.casecmp?(other) || ((one.size - other.size).abs <= 2 && [one, other].map { |word| word[0, 3] }.uniq.one?)
       end
 
-      def told(kind, story, line, usual)
-        said = ->(one) { "“#{one.to_a.reject(&:empty?).join(" · ")}”" }
+      def deviation(kind, story, line, usual)
+        spoken = ->(one) { "“#{one.to_a.reject(&:empty?).join(" · ")}”" }
         section = story.section || 1
-        odd(section:, usual: said[usual], found: said[line],
-          message: "The running #{KINDS[kind]} of section #{section} says #{said[line]}, another #{said[usual]}",
+        odd(section:, usual: spoken[usual], found: spoken[line],
+          message: "The running #{KINDS[kind]} of section #{section} says #{spoken[line]}, another #{spoken[usual]}",
           label: "Make it the same", why: "it changes words of a running #{KINDS[kind]}",
           steps: [[:set_running, [section], {"default" => {kind.to_sym => usual.to_h}}]])
       end

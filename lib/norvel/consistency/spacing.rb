@@ -34,7 +34,7 @@ module Norvel
         values = list.map { |one| value(one, name) }
         most = usual(values, least: LEAST - 1, share: SHARE) or return []
         list.zip(values).reject { |one, value| value == most || meant?(list, one, name, value) }
-          .map { |one, _| told(words, one, name, look(list[values.index(most)])[name]) }
+          .map { |one, _| deviation(words, one, name, look(list[values.index(most)])[name]) }
       end
 
       def value(paragraph, name)
@@ -62,7 +62,7 @@ module Norvel
         last ? :last : :inside
       end
 
-      def told(words, paragraph, name, usual)
+      def deviation(words, paragraph, name, usual)
         property = Styles::Properties[name]
         found = property.spoken(look(paragraph)[name])
         odd(paragraph:, usual: property.spoken(usual), found:, label: "Make it equal: #{property.spoken(usual)}",

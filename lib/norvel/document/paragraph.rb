@@ -102,17 +102,17 @@ module Norvel
         end
       end
 
-      def makeup
-        @makeup ||= Formatting.new(self, ways.values.map(&:first))
+      def formatting
+        @formatting ||= Formatting.new(self, ways.values.map(&:first))
       end
 
       # The same of all its runs, those without letters among them.
-      def whole_makeup
-        @whole_makeup ||= Formatting.new(self, @runs.uniq { |run| Formatting.way(run) })
+      def whole_formatting
+        @whole_formatting ||= Formatting.new(self, @runs.uniq { |run| Formatting.way(run) })
       end
 
       # Is nothing set on it but by its style?
-      def undressed?
+      def by_style_alone?
         return @undressed if defined?(@undressed)
         @undressed = @direct.empty? && @runs.all? { |run| run.direct.empty? }
       end

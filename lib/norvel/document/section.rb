@@ -19,15 +19,13 @@ module Norvel
     #   page_borders      {top: {style:, width:, color:, space:}, …}; line_numbers: {every:, start:, distance:,
     #                     restart:} or nil
     #   source            ordinal in the file
-    Section = Value.define(:starts, :width, :height, :margin_top, :margin_bottom, :margin_left, :margin_right, :header,
-      :footer,
-      :gutter, :mirrored, :number_format, :number_start, :columns, :title_page, :source, :column_gap, :column_widths,
-      :column_rule,
-      :heads, :notes, :vertical_align, :line_grid, :page_borders, :line_numbers, :head_gap, :foot_gap, :fixed_top,
-      :fixed_bottom,
-      head_gap: 0.0, foot_gap: 0.0, fixed_top: false, fixed_bottom: false,
-      column_gap: 36.0, column_rule: false, heads: {}.freeze, notes: {}.freeze, vertical_align: "top",
-      page_borders: {}.freeze) do
+    Section = Value.define(:starts, *SetUp::FIELDS, :gutter, :mirrored, :number_format, :number_start, :title_page,
+      :source, :column_gap, :column_widths, :column_rule, :heads, :notes, :vertical_align, :line_grid, :page_borders,
+      :line_numbers, :head_gap, :foot_gap, :fixed_top, :fixed_bottom,
+      head_gap: 0.0, foot_gap: 0.0, fixed_top: false, fixed_bottom: false, column_gap: 36.0, column_rule: false,
+      heads: {}.freeze, notes: {}.freeze, vertical_align: "top", page_borders: {}.freeze) do
+      include SetUp
+
       # Does it say itself what its head or foot is?
       def says_head?(kind, which)
         heads.fetch(kind.to_sym, {}).key?(which.to_sym)
@@ -36,15 +34,6 @@ module Norvel
       # The id of its own head or foot; nil for none, and where it says nothing of it.
       def head(kind, which)
         heads.dig(kind.to_sym, which.to_sym)
-      end
-
-      # The width of a line from margin to margin.
-      def measure
-        width - margin_left - margin_right
-      end
-
-      def landscape?
-        width > height
       end
     end
   end

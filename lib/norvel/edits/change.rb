@@ -7,7 +7,7 @@ module Norvel
     #   title        for the ledger
     #   splices      [[position, paragraphs before, paragraphs after], …], positions in the document after,
     #                from the end
-    #   others       {sheet: [before, after], sections: …, info: …}
+    #   others       {styles: [before, after], sections: …, info: …}
     class Change
       OTHERS = (Document::CHANGING - [:paragraphs]).freeze
 

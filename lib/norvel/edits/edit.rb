@@ -93,7 +93,7 @@ module Norvel
 
       # Do nearly all that stand in a style, other than the file's base style, have what these have?
       def agreed?(document, style, paragraphs)
-        return false if style.nil? || document.sheet[style].equal?(document.sheet.default)
+        return false if style.nil? || document.styles[style].equal?(document.styles.default)
         worn = document.paragraphs.count { |one| !one.blank? && document.style_of(one)&.id == style }
         paragraphs.size >= AGREED * worn
       end

@@ -66,7 +66,7 @@ module Norvel
 
       # Would this check have found the same on the same paragraphs?
       def comparable?(other)
-        guide.source == other.guide.source && document.sheet.equal?(other.document.sheet) &&
+        guide.source == other.guide.source && document.styles.equal?(other.document.styles) &&
           document.numbering.equal?(other.document.numbering)
       end
 
@@ -128,17 +128,17 @@ module Norvel
             .transform_values { |list| list.map { |paragraph| role(paragraph) }.uniq - ["blank"] }
           document.stories.flat_map(&:paragraphs).each { |one| (worn[document.style_of(one)&.id] ||= []) << :beside }
           worn.each_with_object(Hash.new([].freeze)) do |(id, roles), all|
-            document.sheet.chain(document.sheet[id]).each { |style| all[style.id] |= roles }
+            document.styles.chain(document.styles[id]).each { |style| all[style.id] |= roles }
           end
         end
       end
 
       # Would a paragraph print another number, or one where it prints none, in the style of this name?
       def renumbers?(paragraph, name)
-        style = document.sheet.called(name)
+        style = document.styles.called(name)
         place = document.cascade.list_of(paragraph)
         return !place.nil? && !paragraph.direct[:list_id]&.nonzero? if style.nil?
-        bare = Edits::FormattingRemoval.without_list(document.sheet, style, paragraph.direct)
+        bare = Edits::FormattingRemoval.without_list(document.styles, style, paragraph.direct)
         document.cascade.list_of(paragraph.with(style_id: style.id, direct: bare)) != place
       end
 
@@ -191,7 +191,7 @@ module Norvel
       def same_names?
         return @same_names unless @same_names.nil?
         names = [@before.document, document].map do |one|
-          one.sheet.styles.transform_values { |style| [style.name, style.based_on] }
+          one.styles.by_id.transform_values { |style| [style.name, style.based_on] }
         end
         @same_names = names.first <= names.last
       end

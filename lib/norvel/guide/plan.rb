@@ -183,7 +183,7 @@ module Norvel
         _, style, role = mend.steps.first
         taking = Mend.new(name: "take_look", label: "Let #{style} take their look", safe: mend.safe, why: mend.why,
           steps: [[:take_look, style, role]])
-        return unless @after.sheet.called(style) && taking.edit(found, guide).free?(@after)
+        return unless @after.styles.called(style) && taking.edit(found, guide).free?(@after)
         group = Group.new(found.map { |finding| finding.mended_by(taking) })
         key = PlanPart.key(taking)
         return off(key, [group], group.findings) if @without.include?(key)

@@ -34,13 +34,13 @@ module Norvel
       def style
         case kind
         when "put_in_style", "take_look" then mend.steps.first[1]
-        when "change_style" then was.sheet[mend.steps.first[1]]&.name
+        when "change_style" then was.styles[mend.steps.first[1]]&.name
         end
       end
 
       # What it changes of a style: [[Property, before, after], …]; empty for parts that change none.
       def style_changes
-        one, other = [was, now].map { |document| style && document.sheet.called(style) }
+        one, other = [was, now].map { |document| style && document.styles.called(style) }
         return [] unless one && other && !one.equal?(other)
         Edits::Fitting::KINDS.flat_map do |place, names|
           looks = [was.cascade.of_style(one, place), now.cascade.of_style(other, place)]

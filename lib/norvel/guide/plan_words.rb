@@ -97,7 +97,7 @@ module Norvel
       end
 
       def spaces
-        styled = @part.now.sheet.styles.each_value.reject { |style| @part.was.sheet[style.id] == style }.map(&:name)
+        styled = @part.now.styles.by_id.each_value.reject { |style| @part.was.styles[style.id] == style }.map(&:name)
         "of #{styled.join(", ")}" if styled.any?
       end
 

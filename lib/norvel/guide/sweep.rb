@@ -81,7 +81,7 @@ module Norvel
       end
 
       def of_job?(paragraph, job)
-        paragraph.undressed? || (job.short == "direct") == !paragraph.direct.empty?
+        paragraph.by_style_alone? || (job.short == "direct") == !paragraph.direct.empty?
       end
 
       def wanted?(paragraph, names)

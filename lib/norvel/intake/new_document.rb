@@ -30,7 +30,7 @@ module Norvel
 
       # The first of these styles that the template has.
       def style(*names)
-        names.filter_map { |name| @template.sheet.named(name, "paragraph") }.first&.id
+        names.filter_map { |name| @template.styles.named(name, "paragraph") }.first&.id
       end
 
       def paragraph(id, style, words)

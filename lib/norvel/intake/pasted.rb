@@ -61,7 +61,7 @@ module Norvel
         blocks.map do |block|
           next Edits::AddParagraphs::Piece.new(body, block.runs) if body && block.role == "body"
           style = [Edits::PutInRoles.style_name(block.role, guide, document), "Body Text"].compact
-            .filter_map { |name| document.sheet.named(name, "paragraph") }.first || document.sheet.default
+            .filter_map { |name| document.styles.named(name, "paragraph") }.first || document.styles.default
           Edits::AddParagraphs::Piece.new(style&.id, block.runs)
         end
       end

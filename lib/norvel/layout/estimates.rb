@@ -24,14 +24,14 @@ module Norvel
 
       # Names of fonts that stand in with other widths: {font => the face's family}.
       def stand_ins
-        @stand_ins ||= blocks.flat_map { |block| block.copy.kinds }.uniq.reject(&:exact?)
+        @stand_ins ||= blocks.flat_map { |block| block.set_items.kinds }.uniq.reject(&:exact?)
           .to_h { |letters| [letters.look[:font], ShippedFonts.stand_in(letters.look[:font]).family] }
       end
 
       # Is any line of these blocks an estimate?
       def any?(list)
         list.any? do |block|
-          block.floats.any? || simpler[block.section] || block.copy.kinds.any? { |letters| !letters.exact? }
+          block.floats.any? || simpler[block.section] || block.set_items.kinds.any? { |letters| !letters.exact? }
         end
       end
 
@@ -61,7 +61,7 @@ module Norvel
       end
 
       def characters
-        texts = blocks.map { |block| block.copy.text }.reject(&:ascii_only?)
+        texts = blocks.map { |block| block.set_items.text }.reject(&:ascii_only?)
         missing = texts.flat_map { |text| text.scan(/[^\p{ASCII}]/).uniq }.uniq.reject { |sign| drawn?(sign) }
         return [] if missing.empty?
         ["No face that ships has #{missing.first(5).join(" ")}: the widths of such signs are an estimate."]

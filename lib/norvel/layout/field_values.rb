@@ -8,15 +8,15 @@ module Norvel
       class InText
         PAGES = %w[page pages pages_of_section].freeze
 
-        # said: {paragraph id => {field id => text}}
-        attr_reader :said
+        # texts: {paragraph id => {field id => text}}
+        attr_reader :texts
 
-        def initialize(said = {})
-          @said = said
+        def initialize(texts = {})
+          @texts = texts
         end
 
         def of(paragraph)
-          @said[paragraph.id]
+          @texts[paragraph.id]
         end
       end
 
@@ -30,7 +30,7 @@ module Norvel
 
         def of(paragraph)
           Document::Field.in(paragraph).filter_map { |field|
-            value = (field.does == "style_text") ? @style_text.call(field.computes) : said(field)
+            value = (field.does == "style_text") ? @style_text.call(field.computes) : text(field)
             [field.id, value] if value
           }.to_h
         end
@@ -38,15 +38,26 @@ module Norvel
         private
 
         # A field may say the number in numerals of its own.
-        def said(field)
+        def text(field)
           value = @values[field.does] or return
-          numerals = field.computes.numerals
-          (numerals && value.number) ? Document::Numerals.write(value.number, numerals) : value.text
+          value.in(field.computes.numerals)
         end
       end
 
-      # A number and how it is printed.
-      Value = Struct.new(:number, :text)
+      # A number and how it is printed where a field asks for no numerals of its own.
+      Value = Struct.new(:number, :text) do
+        def in(numerals)
+          (numerals && number) ? Document::Numerals.write(number, numerals) : text
+        end
+      end
+
+      # What fields say of a sheet of a Result, by what they do: {"page" => Value, …}
+      def self.of_sheet(sheet, result)
+        own = result.sheets_of_section(sheet.section)
+        {"page" => Value.new(sheet.number, sheet.label), "section" => Value.new(sheet.section, sheet.section.to_s),
+         "pages" => Value.new(result.sheets.size, result.sheets.size.to_s),
+         "pages_of_section" => Value.new(own, own.to_s)}
+      end
     end
   end
 end

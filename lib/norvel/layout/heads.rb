@@ -60,15 +60,9 @@ module Norvel
       end
 
       def values(sheet, result)
-        own = result.sheets.count { |other| other.section == sheet.section }
-        said = {
-          "page" => FieldValues::Value.new(sheet.number, sheet.label),
-          "pages" => FieldValues::Value.new(result.sheets.size, result.sheets.size.to_s),
-          "pages_of_section" => FieldValues::Value.new(own, own.to_s),
-          "section" => FieldValues::Value.new(sheet.section, sheet.section.to_s),
-          **{"title" => @document.info[:title], "author" => @document.info[:author]}.compact
-            .transform_values { |text| FieldValues::Value.new(nil, text) }
-        }
+        info = {"title" => @document.info[:title], "author" => @document.info[:author]}.compact
+          .transform_values { |text| FieldValues::Value.new(nil, text) }
+        said = FieldValues.of_sheet(sheet, result).merge(info)
         FieldValues::OnSheet.new(said, ->(wanted) { RunningTitle.new(result).on(sheet, wanted) })
       end
     end

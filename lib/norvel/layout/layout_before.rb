@@ -35,9 +35,11 @@ module Norvel
       # Are the letters of a paragraph set as they were, whatever its own look is?
       def same_letters?(paragraph)
         return true if same_styles? || styled_alike?(paragraph)
-        makeup = paragraph.whole_makeup
+        formatting = paragraph.whole_formatting
         @same_letters ||= {}
-        @same_letters.fetch(makeup) { @same_letters[makeup] = looks(@was, paragraph) == looks(@document, paragraph) }
+        @same_letters.fetch(formatting) do
+          @same_letters[formatting] = looks(@was, paragraph) == looks(@document, paragraph)
+        end
       end
 
       # [how many parts of the text are the same from its begin, how many to its end], where the same parts are the same
@@ -65,7 +67,7 @@ module Norvel
       end
 
       def inspect
-        "#<Earlier #{@was.name}>"
+        "#<LayoutBefore #{@was.name}>"
       end
 
       # How many members of two lists are the very same, as the block picks them.
@@ -102,20 +104,20 @@ module Norvel
       def same_ground?
         return @same_ground unless @same_ground.nil?
         @same_ground = @was.numbering.equal?(@document.numbering) &&
-          @was.sheet.run_defaults == @document.sheet.run_defaults
+          @was.styles.run_defaults == @document.styles.run_defaults
       end
 
       def letters_of?(id, type)
         known = (@letters_of ||= Hash.new { |all, kind| all[kind] = {} })[type]
         known.fetch(id) do
           known[id] = [@was, @document].map { |one|
-            one.sheet.chain(one.sheet.resolve(id, type)).map(&:run)
+            one.styles.chain(one.styles.resolve(id, type)).map(&:run)
           }.uniq.size == 1
         end
       end
 
       def looks(document, paragraph)
-        ways = paragraph.whole_makeup.letters.map { |run| document.run_look(run, paragraph) }
+        ways = paragraph.whole_formatting.letters.map { |run| document.run_look(run, paragraph) }
         [*ways, document.run_look(Document::Run.new("", nil, paragraph.mark), paragraph),
           document.cascade.marker(paragraph)]
       end
@@ -126,7 +128,7 @@ module Norvel
 
       def same_pages?
         @was.sections.equal?(@document.sections) && @was.stories.equal?(@document.stories) &&
-          @was.settings.equal?(@document.settings) && @was.sheet.equal?(@document.sheet) || same_beside?
+          @was.settings.equal?(@document.settings) && @was.styles.equal?(@document.styles) || same_beside?
       end
 
       # With other styles, the same while nothing stands beside the text.

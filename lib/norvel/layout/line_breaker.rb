@@ -2,8 +2,8 @@
 
 module Norvel
   module Layout
-    # Breaks copy into lines by first fit: each line takes what it can, its trailing spaces hang. A word wider than its
-    # line is cut where it must be. Words are divided where the document asks for it.
+    # Breaks set_items into lines by first fit: each line takes what it can, its trailing spaces hang. A word wider than
+    # its line is cut where it must be. Words are divided where the document asks for it.
     class LineBreaker
       SLACK = 0.016 # points, for sums of fractions: a 64th, less than files can tell apart
       LEAST = 8.0 # points: a narrower measure holds no text, and lines of it would have no end
@@ -11,23 +11,23 @@ module Norvel
 
       # first, rest: [x, room] of the first line and of the others, in points
       # stops: TabRow; hyphenation: Hyphenation or nil
-      def initialize(copy, first, rest, stops: nil, hyphenation: nil)
-        @copy = copy
+      def initialize(set_items, first, rest, stops: nil, hyphenation: nil)
+        @set_items = set_items
         @first, @rest = [first, rest].map { |x, room| [x, [room, LEAST].max] }
         @stops = stops
         @hyphenation = hyphenation
       end
 
-      # The copy that the lines are of: another one where words had to be cut.
-      attr_reader :copy
+      # The set_items that the lines are of: another one where words had to be cut.
+      attr_reader :set_items
 
       # [Line, …]; one without items for a paragraph without text.
       def lines
-        return [Line.new(0, -1, @first[0], 0.0, @first[1], :end)] if @copy.empty?
+        return [Line.new(0, -1, @first[0], 0.0, @first[1], :end)] if @set_items.empty?
         lines = []
         item = 0
         x, room = @first
-        while item < @copy.size
+        while item < @set_items.size
           line = next_line(item, x, room)
           lines << line
           item = line.to + 1
@@ -40,7 +40,7 @@ module Norvel
       private
 
       def next_line(from, x, room)
-        widths, spaces, endings = @copy.widths, @copy.spaces, @copy.endings
+        widths, spaces, endings = @set_items.widths, @set_items.spaces, @set_items.endings
         limit = room + SLACK
         reached = width = 0.0 # with and without the spaces at the end
         open = nil # the last item after which the line may end, and the width there
@@ -63,7 +63,7 @@ module Norvel
           end
           if ending != SetItems::GLUED
             return Line.new(from, item, x, width, room, ENDINGS[ending], tabs) if ending >= SetItems::LINE
-            if ending != SetItems::SOFT || width + @copy.letters_of(item).hyphen <= limit
+            if ending != SetItems::SOFT || width + @set_items.letters_of(item).hyphen <= limit
               open, open_width = item, width
             end
           end
@@ -82,25 +82,25 @@ module Norvel
       end
 
       def broken(from, to, x, width, room, tabs)
-        soft = @copy.endings[to] == SetItems::SOFT
-        width += @copy.letters_of(to).hyphen if soft
+        soft = @set_items.endings[to] == SetItems::SOFT
+        width += @set_items.letters_of(to).hyphen if soft
         Line.new(from, to, x, width, room, soft ? :hyphen : nil, tabs)
       end
 
       # A word that fills no line by itself is cut after the last character that fits, at least one.
       def cut(from, item, x, room, tabs, reached)
-        letters = @copy.letters_of(item)
-        return Line.new(from, item - 1, x, reached, room, nil, tabs) if @copy.sizes[item] < 2 && item > from
-        return Line.new(from, item, x, @copy.widths[item], room, nil, tabs) if @copy.sizes[item] < 2
+        letters = @set_items.letters_of(item)
+        return Line.new(from, item - 1, x, reached, room, nil, tabs) if @set_items.sizes[item] < 2 && item > from
+        return Line.new(from, item, x, @set_items.widths[item], room, nil, tabs) if @set_items.sizes[item] < 2
         count, _ = fitting(item, letters, room - reached)
         return Line.new(from, item - 1, x, reached, room, nil, tabs) if count.zero? && item > from
         part(item, [count, 1].max, letters)
-        Line.new(from, item, x, reached + @copy.widths[item], room, nil, tabs)
+        Line.new(from, item, x, reached + @set_items.widths[item], room, nil, tabs)
       end
 
       # How many characters of an item fit, never all.
       def fitting(item, letters, room)
-        text = @copy.text[@copy.starts[item], [@copy.sizes[item] - 1, 2000].min]
+        text = @set_items.text[@set_items.starts[item], [@set_items.sizes[item] - 1, 2000].min]
         width, count = 0.0, 0
         text.each_char do |character|
           more = letters.width(character)
@@ -112,21 +112,21 @@ module Norvel
       end
 
       def part(item, count, letters, ending = SetItems::OPEN)
-        @copy = @copy.apart unless @apart
+        @set_items = @set_items.apart unless @apart
         @apart = true
-        @copy.cut(item, count, letters.width(@copy.text[@copy.starts[item], count]), ending)
+        @set_items.cut(item, count, letters.width(@set_items.text[@set_items.starts[item], count]), ending)
       end
 
       # Divides the word that does not fit after the last place that does; [item, width of the line] or nil.
       def divide(from, item, room, reached)
         return unless from == item # only words of one piece
-        letters = @copy.letters_of(item)
-        word = @copy.item_text(item)
+        letters = @set_items.letters_of(item)
+        word = @set_items.item_text(item)
         places = @hyphenation.places(word, letters.look[:language])
         place = places.reverse.find { |at| reached + letters.width(word[0, at]) + letters.hyphen <= room + SLACK }
         return unless place
         part(item, place, letters, SetItems::SOFT)
-        [item, reached + @copy.widths[item] + letters.hyphen]
+        [item, reached + @set_items.widths[item] + letters.hyphen]
       end
 
       # The width of a tab from where it begins; nil where nothing is left of the line for it.
@@ -139,15 +139,15 @@ module Norvel
         width = 0.0
         pending = 0.0
         whole = nil
-        while item < @copy.size && @copy.endings[item] < SetItems::TAB
-          if whole.nil? && (sign = @copy.item_text(item).index(/[.,](?=\d)/))
-            whole = width + pending + @copy.letters_of(item).width(@copy.item_text(item)[0, sign])
+        while item < @set_items.size && @set_items.endings[item] < SetItems::TAB
+          if whole.nil? && (sign = @set_items.item_text(item).index(/[.,](?=\d)/))
+            whole = width + pending + @set_items.letters_of(item).width(@set_items.item_text(item)[0, sign])
           end
-          width += pending + @copy.widths[item]
-          pending = @copy.spaces[item]
+          width += pending + @set_items.widths[item]
+          pending = @set_items.spaces[item]
           item += 1
         end
-        width += @copy.widths[item] + pending if item < @copy.size && @copy.endings[item] > SetItems::TAB
+        width += @set_items.widths[item] + pending if item < @set_items.size && @set_items.endings[item] > SetItems::TAB
         [width, whole || width]
       end
     end

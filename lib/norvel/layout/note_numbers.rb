@@ -42,7 +42,7 @@ module Norvel
       end
 
       def number(mark)
-        told = told(mark.of)
+        told = numbering_of(mark.of)
         shown = (told[:start] || 1) + @counts[mark.of]
         @counts[mark.of] += 1
         @numbers[[mark.of, mark.note]] ||= Document::Numerals.write(shown, told[:format] || FORMATS[mark.of])
@@ -50,10 +50,10 @@ module Norvel
 
       def restart(section)
         @section = section
-        FORMATS.each_key { |of| @counts[of] = 0 if told(of)[:restart].to_s.match?(/section/i) }
+        FORMATS.each_key { |of| @counts[of] = 0 if numbering_of(of)[:restart].to_s.match?(/section/i) }
       end
 
-      def told(of)
+      def numbering_of(of)
         @sections[(@section || 1) - 1]&.notes&.[](of.to_sym) || {}
       end
     end

@@ -9,7 +9,7 @@ module Norvel
       end
 
       # {paragraph id => {field id => text}}
-      def said
+      def texts
         @result.stories.setting.computed.each_with_object({}) do |paragraph, found|
           fields = Document::Field.in(paragraph).select { |field| FieldValues::InText::PAGES.include?(field.does) }
           values = values(fields, paragraph)
@@ -21,18 +21,8 @@ module Norvel
 
       def values(fields, paragraph)
         sheet = @result.sheet_of(paragraph.id) or return {}
-        fields.to_h { |field| [field.id, value(field, sheet)] }
-      end
-
-      def value(field, sheet)
-        numerals = field.computes.numerals
-        case field.does
-        when "page" then numerals ? Document::Numerals.write(sheet.number, numerals) : sheet.label
-        when "pages" then Document::Numerals.write(@result.sheets.size, numerals || "decimal")
-        else
-          own = @result.sheets.count { |other| other.section == sheet.section }
-          Document::Numerals.write(own, numerals || "decimal")
-        end
+        values = FieldValues.of_sheet(sheet, @result)
+        fields.to_h { |field| [field.id, values.fetch(field.does).in(field.computes.numerals)] }
       end
     end
   end

@@ -11,7 +11,7 @@ module Norvel
       MOST = 12_000 # sheets
       ROUNDS = 12 # of halving the room in which columns come out even
 
-      # stories: Stories; heads: Heads; known: Earlier::Sheets or nil
+      # stories: Stories; heads: Heads; known: LayoutBefore::Sheets or nil
       def initialize(document, stories, heads, known: nil)
         @document = document
         @stories = stories

@@ -46,7 +46,7 @@ module Norvel
       def blocks(column, &block)
         column.pieces.each do |piece|
           next cells(piece) { |part| blocks(part.column, &block) } if piece.detail
-          piece.block.floats.each { |thing| blocks(thing.inside, &block) if thing.inside } if piece.from.zero?
+          piece.block.floats.each { |object| blocks(object.inside, &block) if object.inside } if piece.from.zero?
           yield piece.block
         end
       end
@@ -69,9 +69,9 @@ module Norvel
 
       # What stands in boxes that hang at a paragraph.
       def floats(block, x, y, &each)
-        block.floats.each do |thing|
-          column(thing.inside, x + TextSetting::BOX_EDGE, y, &each) if thing.inside
-          y += thing.height
+        block.floats.each do |object|
+          column(object.inside, x + TextSetting::BOX_EDGE, y, &each) if object.inside
+          y += object.height
         end
       end
 

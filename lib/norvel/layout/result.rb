@@ -47,6 +47,11 @@ module Norvel
           .reject(&:blank)
       end
 
+      # How many sheets a section takes, by its number.
+      def sheets_of_section(number)
+        (@sheets_of_sections ||= sheets.map(&:section).tally)[number]
+      end
+
       # The label of the page where a paragraph begins.
       def label_of(id)
         sheet_of(id)&.label

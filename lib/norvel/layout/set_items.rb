@@ -2,8 +2,8 @@
 
 module Norvel
   module Layout
-    # A paragraph's text ready to be set (copy, as the compositor calls it): items in order, each a word or a piece of
-    # one, a tab, or an object in the line. Held in arrays side by side, since a book has a hundred thousand of them.
+    # A paragraph's text ready to be set (set_items, as the compositor calls it): items in order, each a word or a piece
+    # of one, a tab, or an object in the line. Held in arrays side by side, since a book has a hundred thousand of them.
     #   text      what is set, without what is not seen; starts, sizes: where in it each item stands
     #   widths    of the items, spaces: of the white space after each, in points
     #   endings   what may happen after each, one of the numbers below
@@ -120,7 +120,7 @@ module Norvel
       # The same words in letters that differ in size alone. letters: {those it is in => those it is to be in}, by
       # identity
       def scaled(letters)
-        dup.tap { |copy| copy.scale(letters) }
+        dup.tap { |set_items| set_items.scale(letters) }
       end
 
       # Has a word been cut, as its lines needed it?
@@ -128,7 +128,7 @@ module Norvel
         @cut
       end
 
-      # A copy that may be cut.
+      # A set_items that may be cut.
       def apart
         dup.tap(&:own)
       end

@@ -6,7 +6,7 @@ module Norvel
     # the measure.
     class SetLine
       # Letters of one kind on one line. stretch: what each of its spaces takes more than its own width; leader: the
-      # sign that fills a tab, nil for words; object: a TextSetting::Thing that stands here instead
+      # sign that fills a tab, nil for words; object: a TextSetting::InlineObject that stands here instead
       Span = Struct.new(:x, :width, :text, :letters, :stretch, :leader, :object) do
         def at(place)
           dup.tap { |span| span.x = place }
@@ -19,18 +19,18 @@ module Norvel
 
       def initialize(block, number)
         @block = block
-        @copy = block.copy
+        @set_items = block.set_items
         @line = block.lines[number]
         align
       end
 
       # Its letters, white space as it is in the text, without the marker of a list and what hangs at its end.
       def text
-        first = [@line.from, @copy.marker].max
+        first = [@line.from, @set_items.marker].max
         return "" if @line.to < first
-        from = @copy.starts[first]
-        to = @copy.starts[@line.to] + @copy.sizes[@line.to]
-        words = @copy.text[from...to].delete("\uFFFC\u00AD")
+        from = @set_items.starts[first]
+        to = @set_items.starts[@line.to] + @set_items.sizes[@line.to]
+        words = @set_items.text[from...to].delete("\uFFFC\u00AD")
         ((@line.ending == :hyphen) ? "#{words}-" : words).rstrip
       end
 
@@ -61,7 +61,7 @@ module Norvel
       # All lines but the last of a paragraph fill their measure, by their spaces.
       def justify(spare)
         return if %i[end line page column].include?(@line.ending) || @line.tabs
-        @gaps = (@line.from...@line.to).count { |item| @copy.spaces[item].positive? }
+        @gaps = (@line.from...@line.to).count { |item| @set_items.spaces[item].positive? }
         @stretch = spare / @gaps if @gaps.positive?
       end
 
@@ -70,9 +70,9 @@ module Norvel
         x = @left
         (@line.from..@line.to).each do |item|
           wide = width_of(item)
-          if @copy.endings[item] == SetItems::TAB then spans.concat(tab(item, x, wide))
-          elsif @copy.objects&.key?(item) then spans << thing(item, x, wide)
-          else add(spans, item, x, wide, joined: item > @line.from && @copy.endings[item - 1] != SetItems::TAB)
+          if @set_items.endings[item] == SetItems::TAB then spans.concat(tab(item, x, wide))
+          elsif @set_items.objects&.key?(item) then spans << inline(item, x, wide)
+          else add(spans, item, x, wide, joined: item > @line.from && @set_items.endings[item - 1] != SetItems::TAB)
           end
           x += wide + gap(item)
         end
@@ -81,22 +81,22 @@ module Norvel
 
       def width_of(item)
         return @line.tabs[item] if @line.tabs&.key?(item)
-        @copy.widths[item]
+        @set_items.widths[item]
       end
 
       def gap(item)
-        return 0.0 if item == @line.to || @copy.spaces[item].zero?
-        @copy.spaces[item] + @stretch
+        return 0.0 if item == @line.to || @set_items.spaces[item].zero?
+        @set_items.spaces[item] + @stretch
       end
 
-      def thing(item, x, wide)
-        Span.new(x, wide, "", @copy.letters_of(item), 0.0, nil, @copy.objects[item])
+      def inline(item, x, wide)
+        Span.new(x, wide, "", @set_items.letters_of(item), 0.0, nil, @set_items.objects[item])
       end
 
       # Words after words in the same letters are one span.
       def add(spans, item, x, wide, joined:)
-        letters = @copy.letters_of(item)
-        text = @copy.item_text(item)
+        letters = @set_items.letters_of(item)
+        text = @set_items.item_text(item)
         last = spans.last
         if joined && last && last.letters.equal?(letters) && last.leader.nil? && last.object.nil?
           last.text << " " * spaces_before(item) << text
@@ -107,11 +107,11 @@ module Norvel
       end
 
       def spaces_before(item)
-        @copy.starts[item] - @copy.starts[item - 1] - @copy.sizes[item - 1]
+        @set_items.starts[item] - @set_items.starts[item - 1] - @set_items.sizes[item - 1]
       end
 
       def tab(item, x, wide)
-        letters = @copy.letters_of(item)
+        letters = @set_items.letters_of(item)
         sign = LEADERS[leader(item, x)] or return []
         each = letters.width(sign)
         count = each.positive? ? (wide / each).floor : 0

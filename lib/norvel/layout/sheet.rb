@@ -7,7 +7,7 @@ module Norvel
     #   section    number of the one whose set-up it has; side: "right" or "left"; opens: is it the section's first?
     #   blank      is it there only so that the next begins on its side?
     #   frame      Frame; bands: [[x, y, Column], …] of text; notes: the Foot, or nil
-    #   start      the Column::Place that it begins at; came: what it was begun with (Pages::Came)
+    #   start      the Column::Place that it begins at; came: what it was begun with (Pages::PageStart)
     #   ended_by   why it ended, a symbol of Column#reason; asker: the block that asks for it, or nil
     Sheet = Struct.new(:page, :number, :label, :section, :side, :opens, :blank, :frame, :bands, :notes, :start, :came,
       :ended_by, :asker, keyword_init: true) do

@@ -10,7 +10,7 @@ module Norvel
 
       attr_reader :document, :numbers, :setting
 
-      # values: FieldValues::InText; earlier: Earlier or nil
+      # values: FieldValues::InText; earlier: LayoutBefore or nil
       def initialize(document, values, earlier: nil)
         @document = document
         @values = values

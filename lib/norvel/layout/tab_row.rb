@@ -19,7 +19,7 @@ module Norvel
       # a decimal sign. Nil where the next stop is not on this line.
       def width(from, right_edge)
         place, alignment, = stop(from)
-        return if place > right_edge + 0.5 && !told?(place)
+        return if place > right_edge + 0.5 && !set?(place)
         return [place - from, 0.0].max if alignment == "left"
         whole, before = yield
         back = {"right" => whole, "centred" => whole / 2, "decimal" => before}.fetch(alignment)
@@ -37,7 +37,7 @@ module Norvel
       private
 
       # Stops that someone set beyond the line's end hold too.
-      def told?(place)
+      def set?(place)
         place < MOST_BEYOND && @stops.any? { |points, alignment, _| points == place && alignment != "left" }
       end
     end

@@ -25,7 +25,7 @@ module Norvel
       def widths(table, measure)
         count = table.rows.map { |row| row.skipped + row.cells.sum(&:columns) }.max || 0
         grid = table.grid.first(count)
-        told = told_width(table, measure)
+        told = given_width(table, measure)
         if grid.size < count || grid.any? { |width| width.nil? || width <= 0 }
           return [[(told || measure) / [count, 1].max, LineBreaker::LEAST].max] * count
         end
@@ -33,7 +33,7 @@ module Norvel
         grid.map { |width| width * told / grid.sum }
       end
 
-      def told_width(table, measure)
+      def given_width(table, measure)
         value = table.width[:value] or return
         case table.width[:rule]
         when "percent" then measure * value.clamp(1, 100) / 100

@@ -3,7 +3,7 @@
 module Norvel
   module Layout
     # A paragraph set in lines, wherever it may come to stand on pages. Lengths in points; lines count from 0.
-    #   floats    what hangs at it and takes room over its first line: TextSetting::Thing
+    #   floats    what hangs at it and takes room over its first line: TextSetting::InlineObject
     class TextBlock
       # What is taken of it for a column: lines up to +to+, their height, and why no more, nil for all of it. asker: the
       # block that asks for the end there.
@@ -12,14 +12,14 @@ module Norvel
       LEAST_LINES = 2 # of a paragraph that is divided, before and after (published: CSS 2.1 13.3.2, initial values)
       SLACK = 0.005 # points, for sums of fractions
 
-      attr_reader :paragraph, :look, :copy, :lines, :section, :floats, :style_id, :setting
+      attr_reader :paragraph, :look, :set_items, :lines, :section, :floats, :style_id, :setting
 
-      # setting: how its lines were made, by which it is known again (TextSetting::Way)
-      def initialize(paragraph, look, copy, lines, section:, style_id:, floats: [], setting: nil, beside: false)
-        @paragraph, @look, @copy, @lines = paragraph, look, copy, lines
+      # setting: how its lines were made, by which it is known again (TextSetting::Key)
+      def initialize(paragraph, look, set_items, lines, section:, style_id:, floats: [], setting: nil, beside: false)
+        @paragraph, @look, @set_items, @lines = paragraph, look, set_items, lines
         @section, @style_id, @floats, @setting, @beside = section, style_id, floats, setting, beside
         @above = floats.sum(&:height)
-        @breaks = copy.breaks?
+        @breaks = set_items.breaks?
         measure_lines
       end
 
@@ -81,13 +81,13 @@ module Norvel
 
       # Ids of the notes called in lines from one to before another.
       def notes(from, to)
-        return [] unless copy.notes
-        @line_notes ||= lines.map { |line| (line.from..line.to).flat_map { |item| copy.notes[item] || [] } }
+        return [] unless set_items.notes
+        @line_notes ||= lines.map { |line| (line.from..line.to).flat_map { |item| set_items.notes[item] || [] } }
         @line_notes[from...to].flatten
       end
 
       def all_notes
-        copy.notes ? copy.notes.values.flatten : []
+        set_items.notes ? set_items.notes.values.flatten : []
       end
 
       # As many lines from +part+ on as stand in the room, with what widows, orphans and keeping together leave of them.
@@ -126,7 +126,7 @@ module Norvel
 
       def fitting(part, room, foot)
         most = within(part, room)
-        return most unless copy.notes && foot
+        return most unless set_items.notes && foot
         fits = with_notes(part, most, room, foot)
         return fits unless fits.zero?
         # A note that finds no room beside its line is divided itself.
@@ -175,7 +175,7 @@ module Norvel
       # --- the height of lines ---
 
       def measure_lines
-        return uniform(copy.letters) unless copy.mixed || copy.objects
+        return uniform(set_items.letters) unless set_items.mixed || set_items.objects
         @extents ||= lines.map { |line| extent(line) }
         spacing = look[:line_spacing]
         @baselines = []
@@ -193,14 +193,14 @@ module Norvel
 
       # The largest letters of a line above and below its baseline, and its tallest object.
       def extent(line)
-        first = copy.letters_of(line.from) || copy.letters
+        first = set_items.letters_of(line.from) || set_items.letters
         above, below = first.ascent, first.descent
-        (copy.mixed ? copy.mixed[line.from..line.to] : []).each do |letters|
+        (set_items.mixed ? set_items.mixed[line.from..line.to] : []).each do |letters|
           next if letters.equal?(first)
           above = letters.ascent if letters.ascent > above
           below = letters.descent if letters.descent > below
         end
-        tall = copy.objects && (line.from..line.to).filter_map { |item| copy.objects[item]&.height }.max
+        tall = set_items.objects && (line.from..line.to).filter_map { |item| set_items.objects[item]&.height }.max
         [above, below, tall]
       end
     end

@@ -2,10 +2,10 @@
 
 module Norvel
   module Layout
-    # Sets the paragraphs of one document: copy from the runs, lines from the measure, heights from the look.
+    # Sets the paragraphs of one document: set_items from the runs, lines from the measure, heights from the look.
     class TextSetting
-      # How a block was set: what its copy was made of, and what its lines were broken by. Where both are the same, the
-      # block is the same for another look that only spaces it otherwise.
+      # How a block was set: what its set_items was made of, and what its lines were broken by. Where both are the same,
+      # the block is the same for another look that only spaces it otherwise.
       Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values)
 
       TABS = Styles::Properties[:tabs].type
@@ -19,7 +19,7 @@ module Norvel
 
       attr_reader :document
 
-      # numbers: NoteNumbers; earlier: Earlier or nil; boxes: called with a text box and its width, gives its Flow
+      # numbers: NoteNumbers; earlier: LayoutBefore or nil; boxes: called with a text box and its width, gives its Flow
       def initialize(document, numbers, earlier: nil, boxes: nil)
         @document = document
         @numbers = numbers
@@ -58,12 +58,12 @@ module Norvel
       # A known block as it is or under its new look, told without looking at its runs: only words, in the same letters,
       # broken by the same measures.
       def untouched(known, paragraph, measure, section)
-        way = known&.setting
-        return unless way && way.measure == measure && way.values.nil? && way.marker == @markers[paragraph.id]
+        key = known&.setting
+        return unless key && key.measure == measure && key.values.nil? && key.marker == @markers[paragraph.id]
         return unless @earlier.same_letters?(paragraph)
         look = document.look(paragraph)
         return known if known.look.equal?(look) && known.section == section && known.paragraph.equal?(paragraph)
-        known.dressed(look, section:, paragraph:) if same_indents?(way.indents, look) && way.tabs == look[:tabs]
+        known.dressed(look, section:, paragraph:) if same_indents?(key.indents, look) && key.tabs == look[:tabs]
       end
 
       # Holds what another setting made of paragraphs that are still there, until it is made anew.
@@ -79,8 +79,8 @@ module Norvel
 
       def set_anew(known, paragraph, measure, section, values, beside, room)
         look = document.look(paragraph)
-        way = way(paragraph, look, measure, values)
-        return set(paragraph, look, way, section, beside, room, known) unless known && known.setting == way
+        key = key(paragraph, look, measure, values)
+        return set(paragraph, look, key, section, beside, room, known) unless known && known.setting == key
         (known.look.equal?(look) && known.section == section) ? known : known.dressed(look, section:)
       end
 
@@ -95,12 +95,12 @@ module Norvel
 
       private
 
-      def way(paragraph, look, measure, values)
+      def key(paragraph, look, measure, values)
         looks = paragraph.runs.map { |run| @cascade.run(run, paragraph) }
         marker = @markers[paragraph.id]
         looks << @cascade.marker(paragraph) if marker
         looks << mark(paragraph) if paragraph.runs.empty?
-        values = paragraph.plain? ? nil : told_in(paragraph, values)
+        values = paragraph.plain? ? nil : fields_in(paragraph, values)
         number = unsigned_number(paragraph) and values = {LEAD => number, **values.to_h}
         Key.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values)
       end
@@ -114,7 +114,7 @@ module Norvel
       end
 
       # {field or note => its text} of what is computed in a paragraph.
-      def told_in(paragraph, values)
+      def fields_in(paragraph, values)
         marks = paragraph.runs.flat_map { |run| run.objects.grep(Document::NoteMark) }
         notes = marks.to_h { |mark| [mark, @numbers.of(mark, paragraph)] }
         notes.merge(values&.of(paragraph) || {})
@@ -135,43 +135,45 @@ module Norvel
         @cascade.run(Document::Run.new("", nil, paragraph.mark), paragraph)
       end
 
-      def set(paragraph, look, way, section, beside, room, known)
+      def set(paragraph, look, key, section, beside, room, known)
         floats = []
-        copy = scaled(known, way) || copy(paragraph, look, way, floats, room)
-        copy, lines = lines(copy, paragraph, look, way)
-        TextBlock.new(paragraph, look, copy, lines, section:, beside:, floats:, setting: way,
+        set_items = scaled(known, key) || set_items(paragraph, look, key, floats, room)
+        set_items, lines = lines(set_items, paragraph, look, key)
+        TextBlock.new(paragraph, look, set_items, lines, section:, beside:, floats:, setting: key,
           style_id: document.style_of(paragraph)&.id)
       end
 
-      # --- copy ---
+      # --- set_items ---
 
       # Copy that is known in another size: its words are not measured again.
-      def scaled(known, way)
-        return if known.nil? || known.copy.cut? || known.copy.objects || way.values || known.floats.any?
+      def scaled(known, key)
+        return if known.nil? || known.set_items.cut? || known.set_items.objects || key.values || known.floats.any?
         was = known.setting
-        return unless was.values.nil? && was.marker == way.marker && was.looks.size == way.looks.size
-        held = known.copy.kinds
+        return unless was.values.nil? && was.marker == key.marker && was.looks.size == key.looks.size
+        held = known.set_items.kinds
         places = held.map { |letters| was.looks.index { |look| look.equal?(letters.look) } }
-        now = places.map { |at| at && letters(way.looks[at]) }
+        now = places.map { |at| at && letters(key.looks[at]) }
         return unless held.zip(now).all? { |one, other| other && one.like?(other) }
         sizes = held.zip(now).to_h.compare_by_identity
-        known.copy.scaled(sizes)
+        known.set_items.scaled(sizes)
       end
 
-      def copy(paragraph, look, way, floats, room)
-        first = letters(way.looks.first || mark(paragraph))
-        return single(paragraph, first) if way.marker.nil? && way.values.nil? && simple?(paragraph)
-        base = letters(visible(paragraph, way) || mark(paragraph))
-        copy = SetItems.new(base)
-        put_marker(copy, paragraph, look, letters(way.looks[paragraph.runs.size])) if way.marker && !way.marker.empty?
-        copy.words("#{way.values[LEAD]} ", base) if way.values&.key?(LEAD)
-        place = 0
-        @said = {}
-        paragraph.runs.each_with_index do |run, number|
-          put_run(copy, run, letters(way.looks[number]), paragraph, way, floats, room)
-          put_equations(copy, paragraph, place, place += run.text.size, letters(way.looks[number]))
+      def set_items(paragraph, look, key, floats, room)
+        first = letters(key.looks.first || mark(paragraph))
+        return single(paragraph, first) if key.marker.nil? && key.values.nil? && simple?(paragraph)
+        base = letters(visible(paragraph, key) || mark(paragraph))
+        set_items = SetItems.new(base)
+        unless key.marker.to_s.empty?
+          put_marker(set_items, paragraph, look, letters(key.looks[paragraph.runs.size]))
         end
-        copy.finish
+        set_items.words("#{key.values[LEAD]} ", base) if key.values&.key?(LEAD)
+        place = 0
+        @shown_fields = {}
+        paragraph.runs.each_with_index do |run, number|
+          put_run(set_items, run, letters(key.looks[number]), paragraph, key, floats, room)
+          put_equations(set_items, paragraph, place, place += run.text.size, letters(key.looks[number]))
+        end
+        set_items.finish
       end
 
       def simple?(paragraph)
@@ -184,55 +186,55 @@ module Norvel
       end
 
       def single(paragraph, letters)
-        copy = SetItems.new(letters)
-        copy.words(paragraph.runs[0].text, letters) unless letters.look[:hidden]
-        copy.finish
+        set_items = SetItems.new(letters)
+        set_items.words(paragraph.runs[0].text, letters) unless letters.look[:hidden]
+        set_items.finish
       end
 
       # The look of the first run that has letters; a paragraph without any is as high as its mark.
-      def visible(paragraph, way)
+      def visible(paragraph, key)
         at = paragraph.runs.index { |run| run.text.match?(/[^\uFFF9]/) }
-        at && way.looks[at]
+        at && key.looks[at]
       end
 
-      def put_run(copy, run, letters, paragraph, way, floats, room)
+      def put_run(set_items, run, letters, paragraph, key, floats, room)
         return if letters.look[:hidden]
-        text = told(run, way) || run.text
-        return copy.words(text, letters) unless special?(run, text)
+        text = field_text(run, key) || run.text
+        return set_items.words(text, letters) unless special?(run, text)
         objects = run.objects.dup
         text.scan(PIECE) do |piece|
           case piece
-          when "\t" then copy.tab(letters)
-          when "\uFFFC", "\uFFFA" then put_object(copy, objects.shift, letters, way, floats, room)
+          when "\t" then set_items.tab(letters)
+          when "\uFFFC", "\uFFFA" then put_object(set_items, objects.shift, letters, key, floats, room)
           when "\uFFF9" then objects.shift
-          when *BREAKS.keys then copy.break(BREAKS[piece], letters)
-          else copy.words(piece, letters)
+          when *BREAKS.keys then set_items.break(BREAKS[piece], letters)
+          else set_items.words(piece, letters)
           end
         end
       end
 
       # What a field says now, where it is computed from pages; nil where the words are the file's.
-      def told(run, way)
-        return unless run.spans && way.values
+      def field_text(run, key)
+        return unless run.spans && key.values
         field = run.within.reverse_each.find { |span| span.is_a?(Document::FieldResult) || span.is_a?(Document::Field) }
-        return unless field && (value = way.values[id = field.is_a?(Document::Field) ? field.id : field.field])
+        return unless field && (value = key.values[id = field.is_a?(Document::Field) ? field.id : field.field])
         return if run.text.match?(/\uFFF9/) && !run.text.match?(/[^\uFFF9]/)
-        return "" if @said[id]
-        @said[id] = true
+        return "" if @shown_fields[id]
+        @shown_fields[id] = true
         value
       end
 
-      def put_object(copy, object, letters, way, floats, room)
+      def put_object(set_items, object, letters, key, floats, room)
         case object
-        when Document::NoteMark then put_note(copy, object, letters, way)
-        when Document::Image, Document::TextBox then put_thing(copy, object, letters, way, floats, room)
+        when Document::NoteMark then put_note(set_items, object, letters, key)
+        when Document::Image, Document::TextBox then put_inline(set_items, object, letters, key, floats, room)
         end
       end
 
-      def put_note(copy, mark, letters, way)
-        copy.note(mark.note) if mark.note && mark.of == "footnote"
-        number = way.values[mark]
-        copy.words(number, raised(letters)) if number
+      def put_note(set_items, mark, letters, key)
+        set_items.note(mark.note) if mark.note && mark.of == "footnote"
+        number = key.values[mark]
+        set_items.words(number, raised(letters)) if number
       end
 
       # In a format that says nothing of it, the mark of a note is raised (ISO/IEC 26300-1 16.27.31: common practice).
@@ -244,15 +246,15 @@ module Norvel
       end
 
       # An object is never wider than its line, nor higher than a page.
-      def put_thing(copy, object, letters, way, floats, room)
+      def put_inline(set_items, object, letters, key, floats, room)
         width, height = object.width || 72.0, object.height || 36.0
-        scale = [1.0, way.measure / [width, 1.0].max].min
+        scale = [1.0, key.measure / [width, 1.0].max].min
         width, height = width * scale, height * scale
         height = room if room && height > room
         inside = boxed(object, width) if object.is_a?(Document::TextBox)
         height = [height, inside.height].max if inside
         height = room if room && height > room
-        return copy.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
+        return set_items.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
         floats << InlineObject.new(object, width, height, inside)
       end
 
@@ -262,36 +264,36 @@ module Norvel
       end
 
       # Mathematics is set as its letters.
-      def put_equations(copy, paragraph, from, to, letters)
+      def put_equations(set_items, paragraph, from, to, letters)
         return if paragraph.anchors.empty?
         paragraph.anchors.each do |anchor|
           equation = anchor.object
           next unless equation.is_a?(Document::Equation) && anchor.place > from - 1 && anchor.place <= to
           next if anchor.place == from && from.positive?
-          copy.words(equation.text.to_s.tr("\n\t\f\v", " "), letters)
+          set_items.words(equation.text.to_s.tr("\n\t\f\v", " "), letters)
         end
       end
 
-      def put_marker(copy, paragraph, look, letters)
+      def put_marker(set_items, paragraph, look, letters)
         level = @document.numbering.level(*@cascade.list_of(paragraph))
-        copy.words(@markers[paragraph.id], letters)
+        set_items.words(@markers[paragraph.id], letters)
         case level&.suffix
-        when "tab" then copy.tab(letters)
-        when "space" then copy.words(" ", letters)
+        when "tab" then set_items.tab(letters)
+        when "space" then set_items.words(" ", letters)
         end
-        copy.end_marker
+        set_items.end_marker
       end
 
       # --- lines ---
 
-      def lines(copy, paragraph, look, way)
-        left, right, first = way.indents
-        room = way.measure - left - right
+      def lines(set_items, paragraph, look, key)
+        left, right, first = key.indents
+        room = key.measure - left - right
         stops = tab_row(look, left, first)
-        breaker = LineBreaker.new(copy, [left + first, room - first], [left, room], stops:,
+        breaker = LineBreaker.new(set_items, [left + first, room - first], [left, room], stops:,
           hyphenation: hyphenation(look))
         lines = breaker.lines
-        [breaker.copy, lines]
+        [breaker.set_items, lines]
       end
 
       def tab_row(look, left, first)

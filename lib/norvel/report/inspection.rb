@@ -32,10 +32,10 @@ module Norvel
       end
 
       def styles
-        sheet = @document.sheet
+        sheet = @document.styles
         characters = Hash.new(0)
         @document.paragraphs.each { |p| p.runs.each { |r| characters[r.style_id] += 1 if r.style_id } }
-        sheet.styles.values.map do |style|
+        sheet.by_id.values.map do |style|
           {name: style.name, type: style.type, based_on: sheet[style.based_on]&.name,
            next: (sheet[style.next_id] || (style if style.paragraph?))&.name,
            used: style.character? ? characters[style.id] : @document.uses[style.id]}
@@ -57,7 +57,7 @@ module Norvel
       end
 
       def run(run, paragraph)
-        style = run.style_id && @document.sheet.resolve(run.style_id, "character")
+        style = run.style_id && @document.styles.resolve(run.style_id, "character")
         name = (style.name unless style.nil? || style.default)
         look = @document.run_look(run, paragraph)
         effective = @looks[look] ||= look.to_json_hash(:run).to_json

@@ -44,7 +44,7 @@ module Norvel
       end
 
       def worded_lines
-        @worded_lines ||= @sheet.lines.reject { |line| line.text.strip.empty? && line.block.copy.objects.nil? }
+        @worded_lines ||= @sheet.lines.reject { |line| line.text.strip.empty? && line.block.set_items.objects.nil? }
       end
 
       def blank_sentence

@@ -20,7 +20,7 @@ module Norvel
 
       # Styles whose own look changes, by what they are based on.
       def styles
-        @styles ||= Styles.reached(before, after).keys.map { |id| after.sheet[id] }
+        @styles ||= Styles.reached(before, after).keys.map { |id| after.styles[id] }
       end
 
       # Paragraphs that look otherwise or have another marker. Judged once for all that are set alike.
@@ -107,8 +107,8 @@ module Norvel
       # The places that change most, one of each look, for showing before and after.
       def samples(most = 4)
         seen = {}
-        moved.lazy.reject { |place| place.after.blank? || seen[place.after.makeup] }.select do |place|
-          seen[place.after.makeup] = true
+        moved.lazy.reject { |place| place.after.blank? || seen[place.after.formatting] }.select do |place|
+          seen[place.after.formatting] = true
           looks = [[before, place.before], [after, place.after]].flat_map do |whose, paragraph|
             [whose.look(paragraph), whose.letter_look(paragraph)]
           end
@@ -141,7 +141,7 @@ module Norvel
       def sets_what_changes?(paragraph)
         names = changed_in(after.style_of(paragraph)) or return false
         @sets ||= {}
-        @sets.fetch([paragraph.makeup, names]) do |key|
+        @sets.fetch([paragraph.formatting, names]) do |key|
           look = after.letter_look(paragraph)
           most = paragraph.letters.find { |run| after.run_look(run, paragraph).equal?(look) }
           set = paragraph.direct.keys + (most ? most.direct.keys : [])
@@ -154,12 +154,12 @@ module Norvel
         return unless style
         @changed_in ||= Hash.new do |known, id|
           names = %i[paragraph run].flat_map do |place|
-            looks = [before, after].map { |one| one.cascade.of_style(one.sheet[id], place) }
+            looks = [before, after].map { |one| one.cascade.of_style(one.styles[id], place) }
             looks.first.differences(looks.last, place).map(&:name)
           end
           known[id] = names.empty? ? nil : names
         end
-        @changed_in[style.id] if before.sheet[style.id]
+        @changed_in[style.id] if before.styles[style.id]
       end
 
       # Markers are counted only when lists may have changed.
@@ -170,7 +170,7 @@ module Norvel
       def lists_change?
         return @lists_change unless @lists_change.nil?
         lists = [before, after].map do |document|
-          document.sheet.styles.transform_values { |style| style.paragraph.values.slice(:list_id, :list_level) }
+          document.styles.by_id.transform_values { |style| style.paragraph.values.slice(:list_id, :list_level) }
         end
         @lists_change = !before.numbering.equal?(after.numbering) || lists.uniq.size == 2
       end
@@ -178,14 +178,14 @@ module Norvel
       # Judged once for all that are set alike: does the paragraph, or any way its letters are set, look otherwise?
       def differs?(was, now)
         @known ||= {}
-        key = was.equal?(now) ? was.makeup : [was.makeup, now.makeup]
+        key = was.equal?(now) ? was.formatting : [was.formatting, now.formatting]
         @known.fetch(key) do
           @known[key] = before.look(was) != after.look(now) || letters(before, was) != letters(after, now)
         end
       end
 
       def letters(document, paragraph)
-        ways = paragraph.makeup.letters
+        ways = paragraph.formatting.letters
         ways.empty? ? [document.letter_look(paragraph)] : ways.map { |run| document.run_look(run, paragraph) }
       end
 

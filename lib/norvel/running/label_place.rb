@@ -24,17 +24,17 @@ module Norvel
 
       # What heads and feet would say for labels to stand there, for each way that pages differ; nil where something
       # else stands in the way.
-      #   lines("bottom_center") # => {"default" => {"footer" => RunningLine, …}, …}
+      #   lines("bottom_center") # => {"default" => {"footer" => Running::Line, …}, …}
       def lines(place)
         edge, side = place.split("_")
-        changes = ways.to_h { |which| [which, moved(told(which), EDGES.fetch(edge), SIDES.fetch(side))] }
+        changes = ways.to_h { |which| [which, moved(lines_of(which), EDGES.fetch(edge), SIDES.fetch(side))] }
         changes.value?(nil) ? nil : changes.reject { |_, lines| lines.empty? }
       end
 
       # The same for typed numbers to become labels, where they stand; {} where none was typed.
       def typed
         found = ways.to_h do |which|
-          lines = told(which)
+          lines = lines_of(which)
           next [which, {}] if lines.value?(nil) || lines.any? { |_, line| line.holds?("page") }
           [which, lines.transform_values { |line| counted(line) }.compact]
         end
@@ -45,12 +45,12 @@ module Norvel
 
       # Pages that have heads and feet of their own. A first page that shows nothing goes on so.
       def ways
-        first = @document.sections[@sections.first - 1].title_page && !told("first").values.compact.all?(&:blank?)
+        first = @document.sections[@sections.first - 1].title_page && !lines_of("first").values.compact.all?(&:blank?)
         ["default", ("even" if @document.settings.even_and_odd), ("first" if first)].compact
       end
 
-      # {"header" => RunningLine, nil where it can't be told, …}
-      def told(which)
+      # {"header" => Running::Line, nil where it can't be told, …}
+      def lines_of(which)
         KINDS.to_h do |kind|
           story = @document.head(@sections.first, kind, which)
           [kind, story ? Line.read(story, @document) : Line.new]

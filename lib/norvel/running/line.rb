@@ -40,7 +40,7 @@ module Norvel
       end
 
       # The line as pieces of text and names of what is computed, with tabs between its parts where it has several.
-      #   RunningLine.new(left: "{chapter}", right: "p. {page}").pieces # => ["{chapter}", "\t", "\t", "p. ", "{page}"]
+      #   Running::Line.new(left: "{chapter}", right: "{page}").pieces # => ["{chapter}", "\t", "\t", "{page}"]
       def pieces
         text = (sides.size == 1) ? self[sides.first].strip : to_a.map(&:strip).join("\t").sub(/\t+\z/, "")
         text.split(/(#{self.class::TOKEN.source.sub("(", "(?:")}|\t)/).reject(&:empty?)

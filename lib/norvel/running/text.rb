@@ -2,7 +2,7 @@
 
 module Norvel
   module Running
-    # A running head or foot as it stands, read as a RunningLine.
+    # A running head or foot as it stands, read as a Running::Line.
     class Text
       def initialize(story, document)
         @story = story
@@ -12,8 +12,8 @@ module Norvel
       # nil for what one line of words and known fields can't say.
       def line
         return Line.new if written.empty?
-        return if written.size > 1 || @story.tables.any? || (said = told(written.first)).nil?
-        placed(written.first, said.split("\t", -1))
+        return if written.size > 1 || @story.tables.any? || (words = words(written.first)).nil?
+        placed(written.first, words.split("\t", -1))
       end
 
       private
@@ -23,7 +23,7 @@ module Norvel
       end
 
       # Its words with what is computed in braces; nil where something else stands in it.
-      def told(paragraph)
+      def words(paragraph)
         return paragraph.text if paragraph.plain?
         open = nil
         pieces = paragraph.runs.flat_map do |run|

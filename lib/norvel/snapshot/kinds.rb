@@ -14,11 +14,21 @@ module Norvel
         "settings" => Document::Settings, "style" => Styles::Style, "level" => Document::ListLevel
       }.freeze
       NAMES = ALL.invert.freeze
+      # {a document's field => its key}, where they differ
+      KEYS = {styles: :sheet}.freeze
 
       module_function
 
       def name(value)
         NAMES.fetch(value.class)
+      end
+
+      def field_key(field)
+        KEYS.fetch(field, field)
+      end
+
+      def field_of(key)
+        KEYS.key(key) || key
       end
 
       # Fields stand as their instruction (ISO/IEC 29500-1 17.16).

@@ -27,13 +27,13 @@ module Norvel
       # What the document has otherwise than the file, by field.
       def others(document)
         fields = (Document::CHANGING - [:paragraphs]).reject { |field| same?(document, field) }
-        fields.to_h { |field| [field, other(field, document.public_send(field))] }
+        fields.to_h { |field| [Kinds.field_key(field), other(field, document.public_send(field))] }
       end
 
       def other(field, value)
         case field
-        when :sheet
-          {styles: value.styles.values.map { |style| plain(style) }, paragraph: set(value.paragraph_defaults),
+        when :styles
+          {styles: value.by_id.values.map { |style| plain(style) }, paragraph: set(value.paragraph_defaults),
            run: set(value.run_defaults)}
         when :stories
           stories(value)

@@ -20,7 +20,7 @@ module Norvel
 
       # The fields that differ, as Document#with takes them.
       def others(data)
-        data.to_h { |field, value| [field, other(field, value)] }
+        data.to_h { |key, value| [field = Kinds.field_of(key), other(field, value)] }
       end
 
       # The document once all its fields are there.
@@ -46,7 +46,7 @@ module Norvel
 
       def other(field, data)
         case field
-        when :sheet
+        when :styles
           Styles::StyleSheet.new(styles: data[:styles].to_h { |style| [style[:id], style(style)] },
             paragraph_defaults: @sets[data[:paragraph]], run_defaults: @sets[data[:run]])
         when :stories then stories(data)

@@ -57,7 +57,7 @@ module Norvel
       end
 
       def sequences
-        @sequences ||= Sequences.new(@document).said
+        @sequences ||= Sequences.new(@document).numbers
       end
 
       def named(field)

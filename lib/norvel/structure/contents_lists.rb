@@ -49,7 +49,7 @@ module Norvel
       end
 
       # [text, label] of an entry as it stands.
-      def self.said(entry)
+      def self.parts(entry)
         text, tab, label = entry.text.rpartition("\t")
         tab.empty? ? [plain(entry.text), ""] : [plain(text), label.strip]
       end
@@ -111,27 +111,20 @@ module Norvel
       def wrong(entry, wanted)
         return "is missing" if entry.nil?
         return "is one too many" if wanted.nil?
-        text, label = ContentsLists.said(entry)
+        text, label = ContentsLists.parts(entry)
         return "says “#{text}”" unless text == wanted.text
         "says #{label.empty? ? "no page" : "page #{label}"}" unless label == wanted.label
       end
 
       # Entries and what they should say, paired by their text where it is the same, by their order else.
       def aligned(entries, wanted)
-        texts = entries.map { |entry| ContentsLists.said(entry).first }
-        rows = []
-        from = 0
-        wanted.each do |one|
-          at = (from...entries.size).find { |place| texts[place] == one.text }
-          if at
-            entries[from...at].each { |entry| rows << [entry, nil] }
-            rows << [entries[at], one]
-            from = at + 1
-          else
-            rows << [nil, one]
-          end
+        texts = entries.map { |entry| ContentsLists.parts(entry).first }
+        rows = Diff::LCS.sdiff(texts, wanted.map(&:text)).flat_map do |pair|
+          entry = entries[pair.old_position] unless pair.adding?
+          one = wanted[pair.new_position] unless pair.deleting?
+          pair.changed? ? [[entry, nil], [nil, one]] : [[entry, one]]
         end
-        settled(rows + entries.drop(from).map { |entry| [entry, nil] })
+        settled(rows)
       end
 
       # Between entries that are right, those too many beside those that are missing say something else, in their order.

@@ -88,7 +88,7 @@ module Norvel
       end
 
       def over_list?(paragraph)
-        @over ||= ["TOC Heading", "Contents Heading"].filter_map { |name| @document.sheet.called(name)&.id }
+        @over ||= ["TOC Heading", "Contents Heading"].filter_map { |name| @document.styles.called(name)&.id }
         @over.include?(paragraph.style_id) && paragraph.word_count <= 5
       end
 

@@ -15,13 +15,13 @@ module Norvel
       end
 
       # {paragraph id => {field id => text}}
-      def said
-        @said ||= begin
+      def numbers
+        @numbers ||= begin
           @counts = Hash.new(0)
-          @document.paragraphs.each_with_object({}) do |paragraph, said|
+          @document.paragraphs.each_with_object({}) do |paragraph, found|
             heading(@document.heading_level(paragraph))
             fields = paragraph.plain? ? [] : Sequences.in(paragraph)
-            said[paragraph.id] = fields.to_h { |field| [field.id, value(field)] } if fields.any?
+            found[paragraph.id] = fields.to_h { |field| [field.id, value(field)] } if fields.any?
           end
         end
       end

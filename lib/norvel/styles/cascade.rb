@@ -19,12 +19,12 @@ module Norvel
 
       NO_SIZE = -> { 0.0 } # where only the place of a value matters
 
-      attr_reader :sheet, :numbering, :rules
+      attr_reader :style_sheet, :numbering, :rules
 
       # known: the cascade of an earlier state; looks that no change of styles between the two can reach are taken from
       # it.
       def initialize(sheet, numbering, rules:, known: nil)
-        @sheet = sheet
+        @style_sheet = sheet
         @numbering = numbering
         @rules = rules
         @supplied = {paragraph: [], run: []}.merge(rules.supplied.group_by { |name| Properties[name].on })
@@ -82,7 +82,9 @@ module Norvel
         return [Step.new(:standard, nil, property.default, true)] if speaking.empty?
         winner = decider(property, layers, speaking)
         size = size(paragraph.style_id, paragraph.table)
-        speaking.map { |layer| Step.new(layer.kind, layer.style, said(property, layer, size), layer.equal?(winner)) }
+        speaking.map do |layer|
+          Step.new(layer.kind, layer.style, value_in(property, layer, size), layer.equal?(winner))
+        end
       end
 
       # The Step whose value is seen.
@@ -108,28 +110,28 @@ module Norvel
       end
 
       def paragraph_layers(style_id, direct, table)
-        chain = @sheet.chain(@sheet.resolve(style_id))
+        chain = @style_sheet.chain(@style_sheet.resolve(style_id))
         place = list_place(style_id, direct)
         level = place && @numbering.level(*place)
         list = level && Layer.new(:list, nil, level.paragraph)
         supplier = level && (direct.key?(:list_id) ? :direct : chain.reverse
           .find { |style| style.paragraph.key?(:list_id) })
         styles = chain.map { |style| Layer.new(:style, style, style.paragraph) }
-        [Layer.new(:defaults, nil, @sheet.paragraph_defaults), *table_layers(table, 0),
+        [Layer.new(:defaults, nil, @style_sheet.paragraph_defaults), *table_layers(table, 0),
           *@rules.with_list(styles, Layer.new(:direct, nil, direct), list, supplier)]
       end
 
       def run_layers(style_id, table, character_id, direct)
-        styles = @sheet.chain(@sheet.resolve(style_id)).map { |style| Layer.new(:style, style, style.run) }
-        chain = character_id ? @sheet.chain(@sheet.resolve(character_id, "character")) : []
+        styles = @style_sheet.chain(@style_sheet.resolve(style_id)).map { |style| Layer.new(:style, style, style.run) }
+        chain = character_id ? @style_sheet.chain(@style_sheet.resolve(character_id, "character")) : []
         characters = chain.map { |style| Layer.new(:character, style, style.run) }
-        [Layer.new(:defaults, nil, @sheet.run_defaults), *table_layers(table, 1), *styles, *characters,
+        [Layer.new(:defaults, nil, @style_sheet.run_defaults), *table_layers(table, 1), *styles, *characters,
           Layer.new(:direct, nil, direct)]
       end
 
       def table_layers(table, side)
         return [] unless table
-        chain = @sheet.chain(@sheet.resolve(table.style_id, "table"))
+        chain = @style_sheet.chain(@style_sheet.resolve(table.style_id, "table"))
         whole = chain.map { |style| Layer.new(:table, style, side.zero? ? style.paragraph : style.run) }
         whole + table.conditions.flat_map { |name| chain.filter_map { |style| conditional(style, name, side) } }
       end
@@ -141,7 +143,7 @@ module Norvel
       # A list that is switched off by id 0 is none. In a paragraph style the level is the one that names the style
       # (17.9.23).
       def list_place(style_id, direct)
-        chain = @sheet.chain(@sheet.resolve(style_id))
+        chain = @style_sheet.chain(@style_sheet.resolve(style_id))
         supplier = direct.key?(:list_id) ? nil : chain.reverse.find { |style| style.paragraph.key?(:list_id) }
         id = supplier ? supplier.paragraph[:list_id] : direct[:list_id]
         return if id.nil? || id.zero? || !@numbering.known?(id)
@@ -203,7 +205,7 @@ module Norvel
       end
 
       # What a layer alone would give.
-      def said(property, layer, size)
+      def value_in(property, layer, size)
         slot, value = @rules.supply(property.key, layer.set.values, size)
         value.nil? ? layer.set[Properties.slots_of(property.key).find { |other| layer.set.key?(other) } || slot] : value
       end
@@ -214,14 +216,14 @@ module Norvel
 
       def same_ground?(known)
         known.numbering.equal?(numbering) && known.rules.equal?(rules) &&
-          %i[paragraph run].all? { |place| known.sheet.defaults(place) == sheet.defaults(place) }
+          %i[paragraph run].all? { |place| known.style_sheet.defaults(place) == style_sheet.defaults(place) }
       end
 
       # Other threads may be adding to the earlier cascade: copies are taken in one step each.
       def take(known)
         @interned = known.interned.dup
         same = Hash.new do |found, (id, type)|
-          found[[id, type]] = chain_of(known.sheet, id, type) == chain_of(sheet, id, type)
+          found[[id, type]] = chain_of(known.style_sheet, id, type) == chain_of(style_sheet, id, type)
         end
         tables = ->(looks) { looks.to_a.select { |table, _| table.nil? || same[[table.style_id, "table"]] } }
         known.paragraph_looks.to_a.select { |id, _| same[[id, "paragraph"]] }.each do |id, by_table|

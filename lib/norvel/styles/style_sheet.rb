@@ -15,7 +15,7 @@ module Norvel
 
       LAST = 100 # after every priority that a file gives (0 to 99)
 
-      attr_reader :styles, :paragraph_defaults, :run_defaults
+      attr_reader :paragraph_defaults, :run_defaults
 
       # +styles+: a hash from id to Style, in the file's order.
       def initialize(styles: {}, paragraph_defaults: PropertySet::EMPTY, run_defaults: PropertySet::EMPTY)
@@ -24,6 +24,11 @@ module Norvel
         @run_defaults = run_defaults
         @chains = {}
         @defaults = {}
+      end
+
+      # {id => Style}, in the file's order.
+      def by_id
+        @styles
       end
 
       def with(styles: @styles, paragraph_defaults: @paragraph_defaults, run_defaults: @run_defaults)

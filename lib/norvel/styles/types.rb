@@ -58,7 +58,7 @@ module Norvel
         end
 
         def typed(text)
-          within(text.is_a?(Numeric) ? text.to_f : Norvel::Length.told(text), text)
+          within(text.is_a?(Numeric) ? text.to_f : Norvel::Length.read(text), text)
         end
 
         def same?(one, other)

@@ -51,7 +51,7 @@ module Norvel
       # {property => value} that a style of that name sets over the base style of a document; empty for unknown names.
       def values(name, document)
         entry = self[name] or return {}
-        base = document.sheet.default
+        base = document.styles.default
         given = {paragraph: document.cascade.of_style(base, :paragraph), run: document.cascade.of_style(base, :run)}
         size = (given[:run][:size] * entry.scale * 2).round / 2.0
         {size:, **entry.values}.reject { |key, value| same?(key, value, given) }

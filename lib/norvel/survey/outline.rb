@@ -40,7 +40,7 @@ module Norvel
         @levels.fetch(paragraph.id) do
           style = @document.style_of(paragraph)
           level = @document.look(paragraph)[:outline_level]
-          level = StyleRoles.of_style(@document.sheet, style).to_s[/\Aheading_(\d)/, 1].to_i if level.zero?
+          level = StyleRoles.of_style(@document.styles, style).to_s[/\Aheading_(\d)/, 1].to_i if level.zero?
           @levels[paragraph.id] = level.positive? ? level : nil
         end
       end

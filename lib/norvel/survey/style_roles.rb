@@ -10,7 +10,7 @@ module Norvel
       def role(document, paragraph)
         return "blank" if paragraph.blank?
         found = document.cascade.memo(:role, paragraph.style_id) do
-          of_style(document.sheet, document.style_of(paragraph))
+          of_style(document.styles, document.style_of(paragraph))
         end
         found ||= heading_by_level(document.look(paragraph)[:outline_level])
         found = "table_text" if paragraph.part == :table && (found.nil? || found == "body")
@@ -21,7 +21,7 @@ module Norvel
       def telling(document, paragraph)
         return "blank" if paragraph.blank?
         found = document.cascade.memo(:role, paragraph.style_id) do
-          of_style(document.sheet, document.style_of(paragraph))
+          of_style(document.styles, document.style_of(paragraph))
         end
         found ||= heading_by_level(document.look(paragraph)[:outline_level])
         found unless found == "body"
@@ -41,8 +41,8 @@ module Norvel
       # of the usual name before one of another, the base style last; for running text that stands in a style whose name
       # tells nothing, that one. What says that it has no spacing is for no text.
       def best(document)
-        named = document.sheet.styles.values.select(&:paragraph?).reject { |style| style.name.match?(NO_SPACING) }
-          .group_by { |style| of_style(document.sheet, style) }
+        named = document.styles.by_id.values.select(&:paragraph?).reject { |style| style.name.match?(NO_SPACING) }
+          .group_by { |style| of_style(document.styles, style) }
         found = named.except(nil).to_h { |role, list| [role, list.max_by { |style| fitness(document, role, style) }] }
         return found unless found["body"].nil? || found["body"].default || document.uses[found["body"].id].zero?
         found.merge({"body" => silent_text(document, named[nil] || [])}.compact)

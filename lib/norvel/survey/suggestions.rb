@@ -64,7 +64,7 @@ module Norvel
       def same_as_first?
         first = @document.first
         first && !first.equal?(@document) && first.paragraphs.equal?(@document.paragraphs) &&
-          first.sheet.equal?(@document.sheet) && first.decisions == @document.decisions
+          first.styles.equal?(@document.styles) && first.decisions == @document.decisions
       end
 
       # What neither a style nor a person tells reads as it did, as long as its words are the same.

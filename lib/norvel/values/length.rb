@@ -101,12 +101,12 @@ module Norvel
     # A length as a person types it: "0.5in", "1,27 cm", "36", "2 lines", "4 characters" (of letters of 12 pt). Raises
     # Refused.
     def typed(text)
-      found = told(text)
+      found = read(text)
       found.is_a?(Counted) ? found.points : found
     end
 
     # The same, with lengths in lines and characters as Counted.
-    def told(text)
+    def read(text)
       match = TYPED.match(text.to_s.strip.downcase) or raise Refused,
         "“#{text}” is not a length: type it like 0.5in, 1.27 cm, 12pt, 2 lines or 2 em."
       number = match[1].tr(",", ".").to_r

@@ -65,7 +65,7 @@ module Norvel
         indented.except(nil).inject(document) do |now, (id, list)|
           *few, most = list.group_by { |paragraph| indents[paragraph.id] }.sort_by { |_, some| some.size }
           now = few.inject(now) { |after, (indent, some)| indented(after, id, indent, some, apart: true) }
-          indented(now, id, *most, apart: document.sheet[id].default)
+          indented(now, id, *most, apart: document.styles[id].default)
         end
       end
 

@@ -45,7 +45,7 @@ module Norvel
         end
         gaps.select { |id, heights| heights.size >= totals[id] * MOSTLY }.inject(document) do |now, (id, heights)|
           wanted = heights.tally.max_by(&:last).first
-          next now if now.cascade.of_style(now.sheet[id], :paragraph)[:space_after] >= wanted
+          next now if now.cascade.of_style(now.styles[id], :paragraph)[:space_after] >= wanted
           ChangeStyle.new(id, {space_after: wanted}).change(now)
         end
       end

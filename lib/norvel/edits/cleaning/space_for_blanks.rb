@@ -34,7 +34,7 @@ module Norvel
       def uneven(document, all = gaps(document))
         by_holder(document, all).flat_map { |(style, side), list|
           others = others(document, style, side, list)
-          agreed = !document.sheet[style]&.default && others <= list.size * (1 - AGREED)
+          agreed = !document.styles[style]&.default && others <= list.size * (1 - AGREED)
           agreed ? [] : list.map { |gap| [gap, others] }
         }.each_with_object({}.compare_by_identity) { |(gap, others), found| found[gap] = others }
       end

@@ -50,7 +50,7 @@ module Norvel
       # what the style says
       def with_entry_style(document, level, measure, captions: false, leader: nil)
         name = styled_name(document, captions ? "Table of Figures" : "TOC #{level}")
-        known = document.sheet.called(name)
+        known = document.styles.called(name)
         stop = label_stop(measure, leader || "dots")
         return [leader ? ChangeStyle.new(known.id, {tabs: stop}).change(document) : document, known.id] if known
         made = DefineStyle.new(name, values: {
@@ -58,7 +58,7 @@ module Norvel
           line_spacing: Styles::Properties::SINGLE,
           tabs: stop, **letters_of_text(document)
         }).change(document)
-        [made, made.sheet.called(name).id]
+        [made, made.styles.called(name).id]
       end
 
       # Entries are set in the letters of the text.
@@ -77,7 +77,7 @@ module Norvel
 
       # What a style is called in files of the document's kind.
       def styled_name(document, name)
-        open = document.sheet.default&.name == Styles::Equivalents::OPEN_BASE
+        open = document.styles.default&.name == Styles::Equivalents::OPEN_BASE
         (open && Styles::Equivalents.other(name)) || name
       end
     end

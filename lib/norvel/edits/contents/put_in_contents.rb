@@ -109,7 +109,7 @@ module Norvel
           place.break_before
         return list unless place.break_after
         ending = Document::Run.new("\f", nil, NOTHING)
-        [*list, entry(id + 1, place.section, document.sheet.default&.id, [ending].freeze)]
+        [*list, entry(id + 1, place.section, document.styles.default&.id, [ending].freeze)]
       end
 
       def entry(id, section, style, runs)
@@ -118,11 +118,11 @@ module Norvel
 
       # The words over the list: bold, and no heading, so that the list does not name itself.
       def heading(id, document, section)
-        entry(id, section, document.sheet.called("TOC Heading").id, [Document::Run.new(@heading, nil, NOTHING)].freeze)
+        entry(id, section, document.styles.called("TOC Heading").id, [Document::Run.new(@heading, nil, NOTHING)].freeze)
       end
 
       def with_heading_style(document)
-        return document if document.sheet.called("TOC Heading")
+        return document if document.styles.called("TOC Heading")
         DefineStyle.new(styled_name(document, "TOC Heading"),
           values: {**HEADING, **like_headings(document), keep_with_next: true}).change(document)
       end

@@ -104,7 +104,7 @@ module Norvel
       def entry(row, like, styles, labels)
         label = labels[row.wanted.paragraph.id].to_s
         return added(row, like, styles[row.wanted.level], labels) if row.entry.nil?
-        said, page = Structure::ContentsLists.said(row.entry)
+        said, page = Structure::ContentsLists.parts(row.entry)
         words = (row.wanted.text unless said == row.wanted.text)
         return row.entry if words.nil? && page == label
         EntryWords.new(row.entry).put(words, (label unless page == label))

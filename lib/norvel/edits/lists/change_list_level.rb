@@ -29,7 +29,7 @@ module Norvel
 
       def title(document)
         definition = document.numbering.definitions[@definition_id]
-        style = document.sheet[definition&.levels&.[](@number)&.style_id] || document.sheet[definition&.style_id]
+        style = document.styles[definition&.levels&.[](@number)&.style_id] || document.styles[definition&.style_id]
         changed = @values.keys.map { |name| LABELS.fetch(name) { Styles::Properties[name].label.downcase } }
         "#{style ? style.name : "List"}, level #{@number + 1}: #{changed.join(", ")}"
       end

@@ -31,9 +31,9 @@ module Norvel
         numbering, definition_id = document.numbering.define(Document::Numbering::Definition.new(levels, id))
         numbering, list_id = numbering.add(Document::Numbering::List.new(definition_id))
         style = Styles::Style.new(id:, name: @name, type: "numbering",
-          based_on: document.sheet.default("numbering")&.id, custom: !Styles::BuiltIn.name?(@name),
+          based_on: document.styles.default("numbering")&.id, custom: !Styles::BuiltIn.name?(@name),
           paragraph: Styles::PropertySet.of(list_id:))
-        document.with(numbering:, sheet: document.sheet.put(style))
+        document.with(numbering:, styles: document.styles.put(style))
       end
 
       def title(_document)

@@ -19,14 +19,14 @@ module Norvel
         return with_list(document, freed, document.numbering.without_style(@id)) if @list_id.nil?
         return with_list(document, freed, document.numbering.without_style(@id), list_id: 0) if @list_id.zero?
         level = document.numbering.level(@list_id, @level) or raise Refused, "There is no such list in this document."
-        other = document.sheet[level.style_id] if level.style_id != @id
+        other = document.styles[level.style_id] if level.style_id != @id
         raise Refused, "This level is that of #{other.name} already: choose another level." if other
         with_list(document, freed, bound(document.numbering.without_style(@id)), list_id: @list_id,
           **(@level.zero? ? {} : {list_level: @level}))
       end
 
       def title(document)
-        list = @list_id && document.sheet[document.numbering.definition_of(@list_id)&.style_id]
+        list = @list_id && document.styles[document.numbering.definition_of(@list_id)&.style_id]
         "#{name_of(document, @id)}: #{if list
                                         "level #{@level + 1} of #{list.name}"
                                       else
@@ -37,7 +37,7 @@ module Norvel
       private
 
       def with_list(document, style, numbering, **values)
-        document.with(sheet: document.sheet.put(style.with(paragraph: style.paragraph.merge(values))), numbering:)
+        document.with(styles: document.styles.put(style.with(paragraph: style.paragraph.merge(values))), numbering:)
       end
 
       def bound(numbering)

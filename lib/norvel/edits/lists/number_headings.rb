@@ -35,10 +35,10 @@ module Norvel
         bare = styles.values.inject(document.numbering) { |now, style| now.without_style(style.id) }
         numbering, definition_id = bare.define(Document::Numbering::Definition.new(levels(styles)))
         numbering, id = numbering.add(Document::Numbering::List.new(definition_id))
-        sheet = styles.values.inject(document.sheet) do |now, style|
+        sheet = styles.values.inject(document.styles) do |now, style|
           now.put(now[style.id].with(paragraph: now[style.id].paragraph.without(:list_level).merge(list_id: id)))
         end
-        bare(document.with(numbering:, sheet:), styles)
+        bare(document.with(numbering:, styles: sheet), styles)
       end
 
       def title(_document)
@@ -58,7 +58,7 @@ module Norvel
       def headings(document)
         best = Survey::StyleRoles.best(document)
         (1..6).filter_map { |level|
-          usual = document.sheet.named("Heading #{level}", "paragraph")
+          usual = document.styles.named("Heading #{level}", "paragraph")
           style = (usual && document.uses[usual.id].positive?) ? usual : best["heading_#{level}"] || usual
           [level - 1, style] if style && !style.name.end_with?(StyleUnnumbered::SUFFIX)
         }.to_h
@@ -98,11 +98,11 @@ module Norvel
       def unnumbered(document, styles)
         styles.values.inject(document) do |now, style|
           bare = style.with(paragraph: style.paragraph.without(:list_id, :list_level))
-          inherits = now.sheet.chain(now.sheet[style.id])[0...-1].any? do |base|
+          inherits = now.styles.chain(now.styles[style.id])[0...-1].any? do |base|
             base.paragraph.key?(:list_id) && !styles.value?(base)
           end
           bare = bare.with(paragraph: bare.paragraph.merge(list_id: 0)) if inherits
-          now.with(sheet: now.sheet.put(bare))
+          now.with(styles: now.styles.put(bare))
         end
       end
     end

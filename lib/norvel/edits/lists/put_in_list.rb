@@ -20,7 +20,7 @@ module Norvel
 
       def title(document)
         return "Take #{count(@ids.size)} out of lists" if @list_id.zero?
-        style = document.sheet[document.numbering.definition_of(@list_id)&.style_id]
+        style = document.styles[document.numbering.definition_of(@list_id)&.style_id]
         "Put #{count(@ids.size)} in #{style ? style.name : "a list"}#{" at level #{@level + 1}" if @level}"
       end
 

@@ -17,7 +17,7 @@ module Norvel
         values = @values.key?(:name) ? @values.merge(name: renamed(document, style)) : @values
         changed = style.with(**values)
         inside = document.sections.each.with_index(1).select { |section, _| style.worn_by?(section) }
-          .to_h { |_, number| [number, changed.values] }
+          .to_h { |_, number| [number, changed.set_up] }
         set_up(document, inside).with(page_styles: document.page_styles
           .map { |other| other.equal?(style) ? changed : other }.freeze)
       end

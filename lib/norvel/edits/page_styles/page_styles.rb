@@ -38,7 +38,7 @@ module Norvel
       end
 
       def refuse_absurd(values)
-        lengths = values.slice(*Document::PageStyle::VALUES).except(:columns)
+        lengths = values.slice(*Document::SetUp::FIELDS).except(:columns)
         raise Refused, "No margin and no sheet is less than nothing." if lengths.any? { |_, points| points.negative? }
         raise Refused, "A sheet has at most 55.8 cm on a side." if lengths.any? { |_, points| points > LARGEST }
       end

@@ -16,7 +16,7 @@ module Norvel
         raise Refused, "No section is chosen." if @sections.empty?
         missing = @sections.find { |number| !number.between?(1, document.sections.size) }
         raise Refused, "There is no section #{missing} in this document." if missing
-        values = page_style(document, @name).values
+        values = page_style(document, @name).set_up
         set_up(document, @sections.to_h { |number| [number, values] })
       end
 

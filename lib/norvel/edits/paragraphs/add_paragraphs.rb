@@ -57,7 +57,7 @@ module Norvel
 
       def next_style(document, before)
         style = document.style_of(before)
-        (style && document.sheet[style.next_id])&.id || before.style_id
+        (style && document.styles[style.next_id])&.id || before.style_id
       end
     end
   end

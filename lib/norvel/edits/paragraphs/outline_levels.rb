@@ -51,7 +51,7 @@ module Norvel
       def unmarked(document)
         said = Decide.new(@ids, Document::NO_HEADING).change(document)
         styled = chosen(document, @ids).select do |one|
-          Survey::StyleRoles.of_style(document.sheet, document.style_of(one)).to_s.start_with?("heading")
+          Survey::StyleRoles.of_style(document.styles, document.style_of(one)).to_s.start_with?("heading")
         end
         return said if styled.empty?
         PutInRoles.new({"body" => styled.map(&:id)}, @guide, **@how).change(said)

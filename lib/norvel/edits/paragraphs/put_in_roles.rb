@@ -9,14 +9,14 @@ module Norvel
       def self.style_name(role, guide, document)
         asked = guide.role(role)["style"] and return asked
         usual = Survey::Roles::ALL[role]&.style or return
-        return usual if document.sheet.called(usual)
+        return usual if document.styles.called(usual)
         own(role, document)&.name || usual
       end
 
       # The style that most paragraphs are in of those that are called so; a file's base style is for no role.
       def self.own(role, document)
-        styles = document.sheet.styles.each_value.select do |style|
-          style.paragraph? && !style.default && Survey::StyleRoles.by_itself(document.sheet, style) == role
+        styles = document.styles.by_id.each_value.select do |style|
+          style.paragraph? && !style.default && Survey::StyleRoles.by_itself(document.styles, style) == role
         end
         styles.max_by { |style| [document.uses[style.id], style.hidden ? 0 : 1] }
       end

@@ -63,20 +63,20 @@ module Norvel
       # What was set by hand on whole paragraphs and would go: {property => [values]}.
       def going(document)
         undressing = FormattingRemoval.new(document, document, hand: @hand)
-        chosen(document, @ids).uniq(&:makeup).flat_map { |paragraph| undressing.going(paragraph) }
+        chosen(document, @ids).uniq(&:formatting).flat_map { |paragraph| undressing.going(paragraph) }
           .group_by(&:name).transform_values { |list| list.map(&:value).uniq }
       end
 
       private
 
       def found(document)
-        style = document.sheet[@style] || document.sheet.called(@style)
+        style = document.styles[@style] || document.styles.called(@style)
         style if style&.paragraph?
       end
 
       def refuse_other_kinds(document)
         return if found(document)
-        other = document.sheet.named(@style) or return
+        other = document.styles.named(@style) or return
         raise Refused, "#{other.name} is a #{other.type} style: paragraphs can't be in it."
       end
 
@@ -97,7 +97,7 @@ module Norvel
       def shared(document, paragraphs)
         shared = SharedLook.new(document, paragraphs, quiet: @look == :theirs_if_made)
         wanted = @asked.to_h { |name, requirement| [name, requirement.nearest(shared[name])] }.compact
-        values = shared.beyond(document.sheet.default).merge(wanted)
+        values = shared.beyond(document.styles.default).merge(wanted)
         @style.match?(/\Aheading [1-9]\z/i) ? values.except(:outline_level) : values
       end
 
@@ -107,7 +107,7 @@ module Norvel
 
       def with_level(document)
         style = found(document)
-        return document if Survey::StyleRoles.of_style(document.sheet, style).to_s.start_with?("heading")
+        return document if Survey::StyleRoles.of_style(document.styles, style).to_s.start_with?("heading")
         ChangeStyle.new(style.id, {outline_level: level}).change(document)
       end
     end

@@ -10,7 +10,7 @@ module Norvel
 
       def initialize(document)
         @document = document
-        @said = document.sections.map { |section| section.heads.transform_values(&:dup) }
+        @heads = document.sections.map { |section| section.heads.transform_values(&:dup) }
         @sections = document.sections.dup
         @settings = document.settings
         @stories = document.stories.dup
@@ -20,7 +20,7 @@ module Norvel
       def change
         yield self
         settle_nothing if @document.conventions.heads_inherited
-        sections = @sections.zip(@said).map do |section, said|
+        sections = @sections.zip(@heads).map do |section, said|
           heads = said.transform_values(&:freeze).reject { |_, which| which.empty? }.freeze
           (heads == section.heads) ? section : section.with(heads:)
         end
@@ -32,13 +32,13 @@ module Norvel
       def part_left_pages
         return if @settings.even_and_odd
         @settings = @settings.with(even_and_odd: true)
-        each_said { |which| which[:even] = which[:default] if which.key?(:default) }
+        each_heads { |which| which[:even] = which[:default] if which.key?(:default) }
       end
 
       # Left pages are as the others again.
       def join_left_pages
         @settings = @settings.with(even_and_odd: false)
-        each_said { |which| which.delete(:even) }
+        each_heads { |which| which.delete(:even) }
       end
 
       # The first page of a section gets a head and foot of its own: those of its other pages, until they are set.
@@ -51,7 +51,7 @@ module Norvel
       # The first page of a section is as its others again.
       def join_first_page(number)
         @sections[number - 1] = @sections[number - 1].with(title_page: false)
-        @said[number - 1].each_value { |which| which.delete(:first) }
+        @heads[number - 1].each_value { |which| which.delete(:first) }
       end
 
       # A line for a stretch of sections; the one after it goes on showing what it shows.
@@ -62,7 +62,7 @@ module Norvel
         unlink(numbers.last + 1, kind, which)
         made = add(numbers.first, kind, which, line, like)
         numbers.each do |number|
-          @said[number - 1][kind.to_sym]&.delete(which.to_sym)
+          @heads[number - 1][kind.to_sym]&.delete(which.to_sym)
           make_room(number, kind)
         end
         say(numbers.first, kind, which, made.id)
@@ -70,14 +70,14 @@ module Norvel
 
       # What a section says of a head or foot: an id, or nil for none.
       def say(number, kind, which, id)
-        (@said[number - 1][kind.to_sym] ||= {})[which.to_sym] = id
+        (@heads[number - 1][kind.to_sym] ||= {})[which.to_sym] = id
       end
 
       private
 
       # A .docx has no word for nothing: a blank head says it where one before would be shown, else none has to.
       def settle_nothing
-        @said.each.with_index(1) do |heads, number|
+        @heads.each.with_index(1) do |heads, number|
           heads.each do |kind, which|
             which.select { |_, id| id.nil? }.each_key do |way|
               which.delete(way)
@@ -88,18 +88,18 @@ module Norvel
         end
       end
 
-      def each_said
-        @said.each { |heads| heads.each_value { |which| yield which } }
+      def each_heads
+        @heads.each { |heads| heads.each_value { |which| yield which } }
       end
 
       # What a section shows, by what it or one before it says.
       def shown_id(number, kind, which)
-        telling = @said.first(number).reverse_each.find { |heads| heads.fetch(kind.to_sym, {}).key?(which.to_sym) }
+        telling = @heads.first(number).reverse_each.find { |heads| heads.fetch(kind.to_sym, {}).key?(which.to_sym) }
         telling&.dig(kind.to_sym, which.to_sym)
       end
 
       def unlink(number, kind, which)
-        return if number > @sections.size || @said[number - 1].fetch(kind.to_sym, {}).key?(which.to_sym)
+        return if number > @sections.size || @heads[number - 1].fetch(kind.to_sym, {}).key?(which.to_sym)
         say(number, kind, which, shown_id(number, kind, which))
       end
 

@@ -2,7 +2,7 @@
 
 module Norvel
   module Edits
-    # The one paragraph of a head or foot that says a RunningLine, in the style of heads and feet.
+    # The one paragraph of a head or foot that says a Running::Line, in the style of heads and feet.
     class RunningParagraph
       NOTHING = Styles::PropertySet::EMPTY
       STYLES = {"header" => "Header", "footer" => "Footer"}.freeze
@@ -27,8 +27,8 @@ module Norvel
       # The document's own style for it, where it has one.
       def style
         name = STYLES.fetch(@kind)
-        [name, Styles::Equivalents.other(name)].compact.filter_map { |one| @document.sheet.called(one) }.first ||
-          @document.sheet.default
+        [name, Styles::Equivalents.other(name)].compact.filter_map { |one| @document.styles.called(one) }.first ||
+          @document.styles.default
       end
 
       def direct

@@ -10,7 +10,7 @@ module Norvel
       WORDS = {"default" => "", "even" => " of left pages", "first" => " of the first page"}.freeze
       NAMES = {"header" => "Head", "footer" => "Foot"}.freeze
 
-      # sections: numbers from 1, in a row; lines: {"header" => RunningLine, "footer" => …}, those left out stay;
+      # sections: numbers from 1, in a row; lines: {"header" => Running::Line, "footer" => …}, those left out stay;
       # each: is the first page of each section meant, as of chapters that are sections?
       def initialize(sections, lines, which: "default", each: false)
         @sections = sections

@@ -93,7 +93,7 @@ module Norvel
 
       def body_style(document)
         worn = document.paragraphs.select { |one| Survey.role(document, one) == "body" }.map(&:style_id)
-        worn.tally.max_by(&:last)&.first || document.sheet.default&.id
+        worn.tally.max_by(&:last)&.first || document.styles.default&.id
       end
 
       def refuse_table(document, at)

@@ -112,7 +112,7 @@ module Norvel
       # A section ends with a paragraph, and a table is none.
       def with_ending(document, last)
         like = document.paragraphs[last]
-        added = Document::Paragraph.new(document.next_id, :body, like.section, document.sheet.default&.id,
+        added = Document::Paragraph.new(document.next_id, :body, like.section, document.styles.default&.id,
           Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY, [].freeze)
         document.with(paragraphs: document.paragraphs.dup.insert(last + 1, added).freeze)
       end

@@ -62,7 +62,7 @@ module Norvel
 
       # Where no tab is, words and label stand in the first run that has letters.
       def alone(words, label)
-        said, page = Structure::ContentsLists.said(@paragraph)
+        said, page = Structure::ContentsLists.parts(@paragraph)
         text = [words || said, label || page].join("\t")
         first = @texts.index { |one| one.match?(LETTERS) } || 0
         with(@texts.each_with_index.map { |one, place| one.gsub(LETTERS, "") + ((place == first) ? text : "") })

@@ -34,7 +34,7 @@ module Norvel
           open ||= run.objects.any? { |object| object.equal?(field) }
           place = open && separator(run, field) or next run
           open = false
-          told(run, field, text, place)
+          with_words(run, field, text, place)
         end
       end
 
@@ -50,7 +50,7 @@ module Norvel
         object.is_a?(Document::FieldPart) && object.role == "separator"
       end
 
-      def told(run, field, text, place)
+      def with_words(run, field, text, place)
         objects = run.objects.map { |object| object.equal?(field) ? field.with(cached: text) : object }
         run.with(text: run.text[0...place] + text + run.text[place..], carried: objects.freeze)
       end

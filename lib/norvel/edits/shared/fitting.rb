@@ -53,8 +53,8 @@ module Norvel
       # What a style of words sets.
       def emphases_of(id)
         @before.cascade.memo(:emphases, id) do
-          style = @before.sheet.resolve(id, "character")
-          @before.sheet.chain(style).flat_map { |link| EMPHASIS.select { |name| link.run.key?(name) } }
+          style = @before.styles.resolve(id, "character")
+          @before.styles.chain(style).flat_map { |link| EMPHASIS.select { |name| link.run.key?(name) } }
         end
       end
 
@@ -118,8 +118,8 @@ module Norvel
       end
 
       def heading?(style_id)
-        style = @after.sheet[style_id]
-        style && Survey::StyleRoles.of_style(@after.sheet, style).to_s.start_with?("heading")
+        style = @after.styles[style_id]
+        style && Survey::StyleRoles.of_style(@after.styles, style).to_s.start_with?("heading")
       end
 
       # The place in a list that it has now.

@@ -48,7 +48,7 @@ module Norvel
 
       def lines(was, style_id)
         @known[[was.style_id, was.direct, was.table, style_id]] ||= begin
-          set = FormattingRemoval.without_list(@after.sheet, @after.sheet[style_id], was.direct)
+          set = FormattingRemoval.without_list(@after.styles, @after.styles[style_id], was.direct)
           set = @stays ? set.without(*@ruled) : kept(set, :paragraph).without(:outline_level)
           needed(set, ->(other) { @after.look(was.with(style_id:, direct: other)) })
         end

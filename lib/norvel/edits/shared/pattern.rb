@@ -24,8 +24,8 @@ module Norvel
       private
 
       def from_template(document, name)
-        style = @template&.sheet&.called(name) or return
-        base = document.sheet.default
+        style = @template&.styles&.called(name) or return
+        base = document.styles.default
         Fitting::KINDS.flat_map { |place, names|
           looks = [@template.cascade.of_style(style, place), document.cascade.of_style(base, place)]
           names.filter_map do |key|
@@ -45,7 +45,7 @@ module Norvel
         requirements = (@guide && role) ? @guide.requirements(role) : {}
         given = plain(document, name)
         requirements.to_h do |key, requirement|
-          base = document.cascade.of_style(document.sheet.default, requirement.property.on)[key]
+          base = document.cascade.of_style(document.styles.default, requirement.property.on)[key]
           [key, requirement.nearest(given.fetch(key, base))]
         end.compact
       end

@@ -12,13 +12,14 @@ module Norvel
         @document = document
         @quiet = quiet
         worded = paragraphs.reject(&:blank?)
-        @makeups = (worded.empty? ? paragraphs : worded).group_by(&:makeup).map { |_, list| [list.first, list.size] }
+        @alike = (worded.empty? ? paragraphs : worded).group_by(&:formatting)
+          .map { |_, list| [list.first, list.size] }
       end
 
       # The value of a property that most of them have; the first of those that are as frequent.
       def [](name)
         property = Styles::Properties[name]
-        whole = @makeups.reject { |paragraph, _| mixed(paragraph).include?(name) }
+        whole = @alike.reject { |paragraph, _| mixed(paragraph).include?(name) }
         return of_style(property) if whole.empty?
         counting = @quiet ? quiet_makeups(whole, property) : whole
         counts = counting.each_with_object(Hash.new(0)) do |(paragraph, count), sums|
@@ -43,7 +44,7 @@ module Norvel
 
       # Does their table say it of some of them? A style of their own would say otherwise of the others.
       def tabled?(property)
-        @makeups.any? do |paragraph, _|
+        @alike.any? do |paragraph, _|
           paragraph.table && @document.cascade.decided(property.name, paragraph, paragraph.letters.first).kind == :table
         end
       end
@@ -67,7 +68,7 @@ module Norvel
       end
 
       def of_style(property)
-        @document.cascade.of_style(@document.style_of(@makeups.first.first), property.on)[property.name]
+        @document.cascade.of_style(@document.style_of(@alike.first.first), property.on)[property.name]
       end
 
       def by_hand?(paragraph, property)

@@ -42,7 +42,7 @@ module Norvel
 
       def match(document)
         pairs = theirs.filter_map { |style| (own = partner(document, style)) && [own, style] }
-        unmatched = document.sheet.styles.values.select { |style|
+        unmatched = document.styles.by_id.values.select { |style|
           style.paragraph? && !document.uses[style.id]
             .zero?
         } - pairs.map(&:first)
@@ -64,22 +64,22 @@ module Norvel
       # The template's styles that come along.
       def theirs
         kinds = @numbering ? %w[paragraph character numbering] : %w[paragraph character]
-        @template.sheet.styles.values.select do |style|
+        @template.styles.by_id.values.select do |style|
           kinds.include?(style.type) && (@only.nil? || @only.include?(style.name)) &&
             (style.paragraph? || !style.default)
         end
       end
 
       def partner(document, style)
-        document.sheet.named(style.name, style.type) || ((style.default && document.sheet.default(style.type)) || nil)
+        document.styles.named(style.name, style.type) || ((style.default && document.styles.default(style.type)) || nil)
       end
 
       # Running text that stands in the base style, and the template's style for such text where it has one beside its
       # own base style.
       def running_text(document)
         style = @only ? nil : body_style
-        base = document.sheet.default
-        return if style.nil? || base.nil? || document.sheet.named(style.name, "paragraph").equal?(base)
+        base = document.styles.default
+        return if style.nil? || base.nil? || document.styles.named(style.name, "paragraph").equal?(base)
         ids = document.paragraphs.select { |one| document.style_of(one).equal?(base) && text?(document, one) }.map(&:id)
         [ids, style] unless ids.empty?
       end
@@ -90,17 +90,17 @@ module Norvel
 
       # The one its own text wears, or of that name where it has no text.
       def body_style
-        made = @template.sheet.styles.values.select do |style|
-          style.paragraph? && !style.default && Survey::StyleRoles.of_style(@template.sheet, style) == "body"
+        made = @template.styles.by_id.values.select do |style|
+          style.paragraph? && !style.default && Survey::StyleRoles.of_style(@template.styles, style) == "body"
         end
         uses = @template.uses
         worn = made.max_by { |style| uses[style.id] }
-        return if worn.nil? || uses[worn.id] < uses[@template.sheet.default&.id]
+        return if worn.nil? || uses[worn.id] < uses[@template.styles.default&.id]
         uses[worn.id].positive? ? worn : made.find { |style| style.name == Survey::Roles["body"].style }
       end
 
       def with_text(document, ids, style)
-        id = document.sheet.named(style.name, "paragraph").id
+        id = document.styles.named(style.name, "paragraph").id
         document.replace(ids.map { |one| document.paragraph(one).with(style_id: id) })
       end
 
@@ -121,22 +121,22 @@ module Norvel
       def with_partners(document)
         by_role = match(document).roles.transform_values { |style, _| style.name }
         by_role.merge(@chosen).inject(document) do |now, (id, name)|
-          style = name && @template.sheet.named(name, "paragraph") or next now
-          target = now.sheet.named(style.name, "paragraph")
+          style = name && @template.styles.named(name, "paragraph") or next now
+          target = now.styles.named(style.name, "paragraph")
           unless target
             fresh = Styles::Style.new(id: now.free_style_id(style.name), name: style.name)
-            now = now.with(sheet: now.sheet.put(fresh))
+            now = now.with(styles: now.styles.put(fresh))
           end
-          repoint(now, id, now.sheet.named(style.name, "paragraph").id)
+          repoint(now, id, now.styles.named(style.name, "paragraph").id)
         end
       end
 
       def dressed(document)
-        taken = document.sheet.styles.dup
+        taken = document.styles.by_id.dup
         found = match(document)
         ids = found.pairs.to_h { |own, style| [style.id, own.id] }
         found.added.each do |style|
-          ids[style.id] = document.with(sheet: Styles::StyleSheet.new(styles: taken.dup)).free_style_id(style.name)
+          ids[style.id] = document.with(styles: Styles::StyleSheet.new(styles: taken.dup)).free_style_id(style.name)
           taken[ids[style.id]] = nil
         end
         listed = found.pairs.select { |_, style| @numbering && @template.numbering.list(style.paragraph[:list_id]) }
@@ -150,7 +150,7 @@ module Norvel
       end
 
       def definition(document, style, ids, own)
-        root = @template.sheet.chain(style).size == 1
+        root = @template.styles.chain(style).size == 1
         paragraph, run = %i[paragraph run].map do |place|
           (root && style.paragraph?) ? with_defaults(document, style, place) : style.set(place)
         end
@@ -160,7 +160,7 @@ module Norvel
 
       # A style that was not taken along is meant by its name here.
       def known(document, id)
-        style = @template.sheet[id] and document.sheet.named(style.name, style.type)&.id
+        style = @template.styles[id] and document.styles.named(style.name, style.type)&.id
       end
 
       # With the list that the template's style has, under a new id; else with the one that the document's style had.
@@ -186,7 +186,7 @@ module Norvel
 
       # The template's defaults under a root style, and what the document's defaults would add to it taken back.
       def with_defaults(document, style, place)
-        theirs, ours = @template.sheet.defaults(place), document.sheet.defaults(place)
+        theirs, ours = @template.styles.defaults(place), document.styles.defaults(place)
         plain = (ours.keys - theirs.keys).to_h { |slot| [slot, Styles::Properties[slot].default] }.compact
         Styles::PropertySet.of(plain).merge(theirs).merge(style.set(place)).without(:language)
       end

@@ -12,13 +12,13 @@ module Norvel
       end
 
       def change(document)
-        style = document.sheet[@style] or raise Refused, "There is no style “#{@style}” in this document."
-        twin = document.sheet.twin(style)
+        style = document.styles[@style] or raise Refused, "There is no style “#{@style}” in this document."
+        twin = document.styles.twin(style)
         refuse_lines(style)
-        sheet = document.sheet.put(changed(document, style, @values))
+        sheet = document.styles.put(changed(document, style, @values))
         letters = @values.select { |name, _| Styles::Properties[name].on == :run }
         sheet = sheet.put(changed(document, twin, letters)) if twin
-        (sheet.styles == document.sheet.styles) ? document : document.with(sheet:)
+        (sheet.by_id == document.styles.by_id) ? document : document.with(styles: sheet)
       end
 
       def title(document)
@@ -26,7 +26,7 @@ module Norvel
           property = Styles::Properties[name]
           "#{property.label.downcase} #{value.nil? ? "inherited" : property.spoken(value)}"
         end
-        "Change #{document.sheet[@style]&.name}: #{said.join(", ")}"
+        "Change #{document.styles[@style]&.name}: #{said.join(", ")}"
       end
 
       private
@@ -38,7 +38,7 @@ module Norvel
       end
 
       def changed(document, style, values)
-        base = document.sheet[style.based_on]
+        base = document.styles[style.based_on]
         values.inject(style) { |now, (name, value)| set(now, name, value, document, base) }
       end
 
@@ -47,7 +47,7 @@ module Norvel
         slots = Styles::Properties.slots_of(name)
         return style.with(place => style.set(place).without(*slots)) if value.nil?
         style.with(place => Setting.put(style.set(place), name, value, base ? document.cascade
-          .of_style(base, place) : document.sheet.defaults(place)))
+          .of_style(base, place) : document.styles.defaults(place)))
       end
     end
   end

@@ -22,7 +22,7 @@ module Norvel
         meant = @ids.select { |id| document.style_of(document.paragraph(id))&.id == @style }
         others = moved(document, changed)
         return in_own_style(document, meant, @values) if @apart || (!@kinds && others.size > meant.size)
-        others.empty? ? changed : in_own_style(changed, others, said_by(document, document.sheet[@style]))
+        others.empty? ? changed : in_own_style(changed, others, given_by(document, document.styles[@style]))
       end
 
       def title(document)
@@ -36,7 +36,7 @@ module Norvel
         ours = @ids.to_h { |id| [id, true] }
         kinds = @kinds ? @ids.map { |id| Survey.role(before, before.paragraph(id)) }.uniq : []
         before.everything.select { |one| !ours[one.id] && before.style_of(one)&.id == @style }
-          .reject { |one| kinds.include?(Survey.role(before, one)) }.group_by(&:makeup)
+          .reject { |one| kinds.include?(Survey.role(before, one)) }.group_by(&:formatting)
           .select { |_, (one, *)| @values.keys.any? { |name| moves?(before, after, one, name) } }
           .each_value.flat_map { |list| list.map(&:id) }
       end
@@ -44,7 +44,7 @@ module Norvel
       def moves?(before, after, paragraph, name)
         property = Styles::Properties[name]
         return !property.same?(before.look(paragraph)[name], after.look(paragraph)[name]) if property.on == :paragraph
-        runs = paragraph.makeup.letters
+        runs = paragraph.formatting.letters
         return !property.same?(before.letter_look(paragraph)[name], after.letter_look(paragraph)[name]) if runs.empty?
         runs.any? do |run|
           !property.same?(before.run_look(run, paragraph)[name], after.run_look(run, paragraph)[name])
@@ -55,16 +55,16 @@ module Norvel
       def in_own_style(document, ids, values)
         name = free_name(document, own_name(document, values), values)
         own = DefineStyle.new(name, based_on: @style, values:)
-        made = document.sheet.named(name) ? document : own.change(document)
-        id = made.sheet.named(name).id
+        made = document.styles.named(name) ? document : own.change(document)
+        id = made.styles.named(name).id
         made.replace(ids.map { |one| made.paragraph(one).with(style_id: id) })
       end
 
       # That name, of a style that is as it says where there is one; else with a number.
       def free_name(document, name, values)
         [name, *(2..99).map { |number| "#{name} #{number}" }].find do |one|
-          style = document.sheet.named(one)
-          style.nil? || (style.based_on == @style && same_values?(said_by(document, style), values))
+          style = document.styles.named(one)
+          style.nil? || (style.based_on == @style && same_values?(given_by(document, style), values))
         end
       end
 
@@ -82,14 +82,14 @@ module Norvel
       end
 
       # What a style gives of the values that change.
-      def said_by(document, style)
+      def given_by(document, style)
         @values.keys.to_h { |name| [name, document.cascade.of_style(style, Styles::Properties[name].on)[name]] }
       end
 
       def with_heirs(document, after)
         wanted = @ids.filter_map { |id| document.style_of(document.paragraph(id))&.id }.to_h { |id| [id, true] }
-        heirs = document.sheet.styles.each_value.select do |style|
-          style.id != @style && !wanted[style.id] && document.sheet.chain(style).any? { |link| link.id == @style } &&
+        heirs = document.styles.by_id.each_value.select do |style|
+          style.id != @style && !wanted[style.id] && document.styles.chain(style).any? { |link| link.id == @style } &&
             document.styles_used[style.id]
         end
         heirs.inject(after) do |now, style|
@@ -100,7 +100,7 @@ module Norvel
 
       # What the style had from its base and would have otherwise now.
       def inherited(before, after, style)
-        was, now = [before, after].map { |document| said_by(document, document.sheet[style.id]) }
+        was, now = [before, after].map { |document| given_by(document, document.styles[style.id]) }
         was.reject { |name, value| Styles::Properties[name].same?(value, now[name]) }
       end
     end

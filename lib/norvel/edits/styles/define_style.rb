@@ -19,8 +19,8 @@ module Norvel
         refuse_kind(document)
         id = document.free_style_id(@name)
         style = Styles::Style.new(id:, name: @name, type: @type, based_on: @based_on ||
-          document.sheet.default(@type)&.id, next_id: @next_id, custom: !Styles::BuiltIn.name?(@name), **outline)
-        ChangeStyle.new(id, @values).change(document.with(sheet: document.sheet.put(style)))
+          document.styles.default(@type)&.id, next_id: @next_id, custom: !Styles::BuiltIn.name?(@name), **outline)
+        ChangeStyle.new(id, @values).change(document.with(styles: document.styles.put(style)))
       end
 
       def title(_document)

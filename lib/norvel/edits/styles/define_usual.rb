@@ -27,17 +27,17 @@ module Norvel
       # The style that follows it, where the document has that.
       def next_id(document)
         name = Styles::Usual[@name]&.next
-        name && document.sheet.called(name)&.id
+        name && document.styles.called(name)&.id
       end
 
       # None where the list's level is another style's.
       def with_list(document)
         name, form = Styles::Usual[@name]&.list
         return document if name.nil?
-        document = DefineListStyle.new(name, form).change(document) unless document.sheet.named(name, "numbering")
-        list_id = document.sheet.named(name, "numbering").paragraph[:list_id]
+        document = DefineListStyle.new(name, form).change(document) unless document.styles.named(name, "numbering")
+        list_id = document.styles.named(name, "numbering").paragraph[:list_id]
         taken = document.numbering.level(list_id, 0)&.style_id
-        taken ? document : ListOfStyle.new(document.sheet.named(@name).id, list_id).change(document)
+        taken ? document : ListOfStyle.new(document.styles.named(@name).id, list_id).change(document)
       end
     end
   end

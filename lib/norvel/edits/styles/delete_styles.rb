@@ -14,7 +14,7 @@ module Norvel
       def change(document)
         raise Refused, "No style is chosen." if @ids.empty?
         @ids.each { |id| style(document, id) }
-        @ids.inject(document) { |now, id| now.sheet[id] ? both(now, id) : now }
+        @ids.inject(document) { |now, id| now.styles[id] ? both(now, id) : now }
       end
 
       def title(document)
@@ -26,17 +26,17 @@ module Norvel
       # The style and the one that it is linked with: words in that one go where the text goes.
       def both(document, id)
         style = style(document, id)
-        twin = document.sheet.twin(style)
+        twin = document.styles.twin(style)
         heir = heir(document, style)
         return delete(document, style, heir) unless twin
-        heir_of_twin = document.sheet.twin(document.sheet[heir])&.id || heir(document, twin)
-        delete(delete(document, style, heir), document.sheet[twin.id], heir_of_twin)
+        heir_of_twin = document.styles.twin(document.styles[heir])&.id || heir(document, twin)
+        delete(delete(document, style, heir), document.styles[twin.id], heir_of_twin)
       end
 
       def delete(document, style, heir)
         raise Refused, "#{style.name} is the style of all text that is in no other: it can't go." if style.default
         after = repoint(document, style.id, heir)
-        styles = relink(after.sheet.styles.except(style.id), style.id,
+        styles = relink(after.styles.by_id.except(style.id), style.id,
           (style.based_on == style.id) ? nil : style.based_on)
         styles = with_own_values(styles, document, style) if @keep_look
         after = with_sheet(after, styles).with(numbering: document.numbering.without_style(style.id))
@@ -44,15 +44,15 @@ module Norvel
       end
 
       def heir(document, style)
-        return @to if @to && document.sheet[@to]&.type == style.type && @to != style.id
-        base = document.sheet[style.based_on]
+        return @to if @to && document.styles[@to]&.type == style.type && @to != style.id
+        base = document.styles[style.based_on]
         return base.id if base && base.type == style.type
-        style.paragraph? ? document.sheet.default&.id : nil
+        style.paragraph? ? document.styles.default&.id : nil
       end
 
       # Styles based on it take over what it set.
       def with_own_values(styles, document, style)
-        document.sheet.styles.each_value.select { |other| other.based_on == style.id }.inject(styles) do |now, child|
+        document.styles.by_id.each_value.select { |other| other.based_on == style.id }.inject(styles) do |now, child|
           now.merge(child.id => now[child.id].with(paragraph: style.paragraph.merge(child.paragraph), run: style.run
             .merge(child.run)))
         end

@@ -15,7 +15,7 @@ module Norvel
         id = document.free_style_id(@name)
         custom = !Styles::BuiltIn.name?(@name)
         copy = style.with(id:, name: @name, default: false, custom:, link: nil, source: nil)
-        document.with(sheet: document.sheet.put(copy))
+        document.with(styles: document.styles.put(copy))
       end
 
       def title(document)

@@ -21,7 +21,7 @@ module Norvel
           raise Refused, "#{style.name} is the style of all text that is in no other: " \
             "merge #{into.name} into it instead."
         end
-        document = with_sheet(document, flattened(document, style, into)) if document.sheet.chain(into).include?(style)
+        document = with_sheet(document, flattened(document, style, into)) if document.styles.chain(into).include?(style)
         merged = DeleteStyles.new([@id], to: @into).change(document)
         merged.with_everything(document.everything.zip(merged.everything)
           .map { |was, now| (was.style_id == style.id) ? spared(now, merged) : now })
@@ -35,10 +35,10 @@ module Norvel
 
       # When the second is based on the first it takes the first's base and values.
       def flattened(document, style, into)
-        chain = document.sheet.chain(into)
+        chain = document.styles.chain(into)
         between = chain.drop(chain.index(style))
         values = ->(place) { between.inject(Styles::PropertySet::EMPTY) { |set, link| set.merge(link.set(place)) } }
-        document.sheet.styles.merge(into.id => into.with(based_on: style.based_on, paragraph: values[:paragraph],
+        document.styles.by_id.merge(into.id => into.with(based_on: style.based_on, paragraph: values[:paragraph],
           run: values[:run]))
       end
 

@@ -12,13 +12,13 @@ module Norvel
 
       def change(document)
         style = style(document, @id)
-        others = document.sheet.ordered(style.type) - [style]
+        others = document.styles.ordered(style.type) - [style]
         at = @before ? others.index { |other| other.id == @before } : others.size
         raise Refused, "The two are not styles of one kind." unless at
         ranked = others.insert(at, style).each.with_index(1).to_h do |other, rank|
           [other.id, other.with(priority: rank)]
         end
-        with_sheet(document, document.sheet.styles.merge(ranked))
+        with_sheet(document, document.styles.by_id.merge(ranked))
       end
 
       def title(document)

@@ -16,8 +16,8 @@ module Norvel
         raise Refused, "#{style.name} is a #{style.type} style and #{base.name} a #{base.type} style." if base &&
           base.type != style.type
         raise Refused, "#{base.name} is based on #{style.name} already: that would be a circle." if base &&
-          document.sheet.chain(base).include?(style)
-        document.with(sheet: document.sheet.put(style.with(based_on: @base)))
+          document.styles.chain(base).include?(style)
+        document.with(styles: document.styles.put(style.with(based_on: @base)))
       end
 
       def title(document)

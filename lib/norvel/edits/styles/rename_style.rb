@@ -17,13 +17,13 @@ module Norvel
           raise Refused, "#{style.name} keeps its name: contents lists and assistive technology find such styles by " \
             "it. Make a style based on it instead."
         end
-        other = document.sheet.named(@name)
+        other = document.styles.named(@name)
         raise Refused, "There is a style “#{other.name}” already: merge the two if they should be one." if other &&
           !other.equal?(style)
-        sheet = document.sheet.put(style.with(name: @name))
-        twin = document.sheet.twin(style)
+        sheet = document.styles.put(style.with(name: @name))
+        twin = document.styles.twin(style)
         sheet = sheet.put(twin.with(name: twin_name(document, twin, style))) if twin
-        document.with(sheet:)
+        document.with(styles: sheet)
       end
 
       def title(document)
@@ -35,7 +35,7 @@ module Norvel
       # "X Char" becomes "Y Char"; a twin with a name of its own keeps it.
       def twin_name(document, twin, style)
         wanted = (twin.name.downcase == "#{style.name} char".downcase) ? "#{@name} Char" : twin.name
-        document.sheet.named(wanted) ? twin.name : wanted
+        document.styles.named(wanted) ? twin.name : wanted
       end
     end
   end

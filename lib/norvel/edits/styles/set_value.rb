@@ -45,8 +45,8 @@ module Norvel
       # Names of the styles that say it afterwards, changed or made for it.
       def styles(document)
         after = change(document)
-        after.sheet.styles.each_value.select { |style|
-          style.paragraph? && own(style) != own(document.sheet[style.id]) && right?(after, style.id)
+        after.styles.by_id.each_value.select { |style|
+          style.paragraph? && own(style) != own(document.styles[style.id]) && right?(after, style.id)
         }.map(&:name)
       end
 
@@ -78,7 +78,7 @@ module Norvel
       end
 
       def right?(document, id)
-        style = document.sheet[id]
+        style = document.styles[id]
         same?(document.cascade.of_style(style, @property.on), wanted(document, style))
       end
 
@@ -97,7 +97,7 @@ module Norvel
       # Bases first, so that what inherits from them is seen as it will be.
       def by_styles(document, paragraphs)
         ids = paragraphs.map(&:id)
-        worn(document, paragraphs).sort_by { |id, _| document.sheet.chain(document.sheet[id]).size }
+        worn(document, paragraphs).sort_by { |id, _| document.styles.chain(document.styles[id]).size }
           .inject(document) do |now, (id, list)|
             next now if right?(now, id)
             ChangeStyleFor.new(id, {@property.name => @value}, ids, apart: base?(document, id, list, ids)).change(now)
@@ -106,7 +106,7 @@ module Norvel
 
       # The base of all others does not change for the sake of few.
       def base?(document, id, list, all)
-        document.sheet[id].default && list.size * 2 < all.size
+        document.styles[id].default && list.size * 2 < all.size
       end
 
       # A list, a table or a character style says otherwise: set on the paragraph itself, on words only where it is all

@@ -7,7 +7,7 @@ module Norvel
       private
 
       def style(document, id)
-        document.sheet[id] or raise Refused, "There is no style “#{id}” in this document."
+        document.styles[id] or raise Refused, "There is no style “#{id}” in this document."
       end
 
       # A name must be one that lists of styles can hold.
@@ -19,16 +19,16 @@ module Norvel
       # That of a new style must be free, too.
       def refuse_name(document, name)
         refuse_words(name)
-        namesake = document.sheet.named(name)
+        namesake = document.styles.named(name)
         raise Refused, "There is a style “#{namesake.name}” already." if namesake
       end
 
       def name_of(document, id)
-        document.sheet[id]&.name || id
+        document.styles[id]&.name || id
       end
 
       def with_sheet(document, styles)
-        document.with(sheet: document.sheet.with(styles:))
+        document.with(styles: document.styles.with(styles:))
       end
 
       # Content that is in a style is put in another, in notes and headers too; nil takes a character style off.

@@ -11,9 +11,9 @@ module Norvel
       end
 
       def change(document)
-        values = SharedLook.new(document, chosen(document, @ids)).beyond(document.sheet.default)
+        values = SharedLook.new(document, chosen(document, @ids)).beyond(document.styles.default)
         made = DefineStyle.new(@name, values:).change(document)
-        PutInStyle.new(@ids, made.sheet.named(@name.to_s.strip).id).change(made)
+        PutInStyle.new(@ids, made.styles.named(@name.to_s.strip).id).change(made)
       end
 
       def title(_document)

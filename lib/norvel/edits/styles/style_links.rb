@@ -14,7 +14,7 @@ module Norvel
         style = style(document, @id)
         raise Refused, "The next style must be a paragraph style." if @values[:next_id] &&
           !style(document, @values[:next_id]).paragraph?
-        document.with(sheet: document.sheet.put(style.with(**@values)))
+        document.with(styles: document.styles.put(style.with(**@values)))
       end
 
       def title(document)

@@ -16,7 +16,7 @@ module Norvel
       # The paragraphs that it is for.
       def places(document)
         return @ids.map { |id| document.paragraph(id) } if @ids
-        return [] unless document.sheet[@id]&.paragraph? && document.cascade.memo(:listed, @id) { listed?(document) }
+        return [] unless document.styles[@id]&.paragraph? && document.cascade.memo(:listed, @id) { listed?(document) }
         document.paragraphs.select { |one| document.style_of(one)&.id == @id && one.direct[:list_id]&.zero? }
       end
 
@@ -24,8 +24,8 @@ module Norvel
         without = places(document)
         raise Refused, "Nothing in #{name_of(document, @id)} has its number switched off." if without.empty?
         made = with_style(document)
-        style = made.sheet.named(name(document))
-        made = made.with(sheet: made.sheet.put(style.with(paragraph: style.paragraph.merge(list_id: 0))))
+        style = made.styles.named(name(document))
+        made = made.with(styles: made.styles.put(style.with(paragraph: style.paragraph.merge(list_id: 0))))
         made.replace(without.map do |paragraph|
           paragraph.with(style_id: style.id, direct: paragraph.direct.without(:list_id, :list_level))
         end)
@@ -43,12 +43,12 @@ module Norvel
       end
 
       def with_style(document)
-        return document if document.sheet.named(name(document))
-        DefineStyle.new(name(document), based_on: @id, next_id: document.sheet[@id].next_id).change(document)
+        return document if document.styles.named(name(document))
+        DefineStyle.new(name(document), based_on: @id, next_id: document.styles[@id].next_id).change(document)
       end
 
       def listed?(document)
-        place = document.cascade.of_style(document.sheet[@id], :paragraph)[:list]
+        place = document.cascade.of_style(document.styles[@id], :paragraph)[:list]
         !place.nil?
       end
     end

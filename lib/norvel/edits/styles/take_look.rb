@@ -41,9 +41,9 @@ module Norvel
       def free?(document)
         style = taking(document)
         ours = @ids.to_h { |id| [id, true] }
-        heirs = document.sheet.styles.each_value.select { |other| document.sheet.chain(other).include?(style) }
+        heirs = document.styles.by_id.each_value.select { |other| document.styles.chain(other).include?(style) }
           .to_h { |other| [other.id, true] }
-        twin = document.sheet.twin(style)&.id
+        twin = document.styles.twin(style)&.id
         document.everything.none? do |paragraph|
           next if ours[paragraph.id]
           heirs[document.style_of(paragraph)&.id] || (twin && paragraph.runs.any? { |run| run.style_id == twin })
@@ -58,7 +58,7 @@ module Norvel
       end
 
       def taking(document)
-        found = document.sheet[@style] || document.sheet.called(@style.to_s)
+        found = document.styles[@style] || document.styles.called(@style.to_s)
         return found if found&.paragraph?
         raise Refused, "There is no paragraph style that could take this look."
       end

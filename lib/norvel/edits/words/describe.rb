@@ -15,7 +15,7 @@ module Norvel
           !language.match?(/\A[a-z]{2,3}(-[A-Za-z0-9]{2,8})*\z/)
         document = document.with(info: document.info.merge(@values).freeze)
         return document unless language
-        document.with(sheet: document.sheet.with(run_defaults: document.sheet.run_defaults.merge(language:)))
+        document.with(styles: document.styles.with(run_defaults: document.styles.run_defaults.merge(language:)))
       end
 
       def title(_document)

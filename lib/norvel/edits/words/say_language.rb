@@ -12,7 +12,7 @@ module Norvel
 
       def change(document)
         document.replace(chosen(document, @ids).map do |paragraph|
-          paragraph.with(runs: paragraph.runs.map { |run| run.with(direct: run.direct.merge(language: said)) }.freeze)
+          paragraph.with(runs: paragraph.runs.map { |run| run.with(direct: run.direct.merge(language:)) }.freeze)
         end)
       end
 
@@ -22,8 +22,8 @@ module Norvel
 
       private
 
-      def said
-        @said ||= Styles::Properties[:language].type.typed(@tag)
+      def language
+        @language ||= Styles::Properties[:language].type.typed(@tag)
       end
     end
   end

@@ -48,14 +48,14 @@ module Norvel
       private
 
       def made(document)
-        found = document.sheet.named(@name, "character")
+        found = document.styles.named(@name, "character")
         return [document, found] if found
         raise Refused, "There is no character style “#{@name}”." unless USUAL.key?(@name)
         id = document.free_style_id(@name)
         style = Styles::Style.new(id:, name: @name, type: "character",
-          based_on: document.sheet.default("character")&.id, custom: !Styles::BuiltIn.name?(@name),
+          based_on: document.styles.default("character")&.id, custom: !Styles::BuiltIn.name?(@name),
           run: Styles::PropertySet.of(USUAL[@name].map { |name, value| Setting.slots(name, value) }.inject(:merge)))
-        [document.with(sheet: document.sheet.put(style)), style]
+        [document.with(styles: document.styles.put(style)), style]
       end
 
       # The runs cut at the ends of the range: [run, inside?].

@@ -39,17 +39,17 @@ module Norvel
       # The words of the text in order, and those of each note and comment.
       def words(document)
         told = Odt::Canonical.of(document)
-        [joined(told.paragraphs), told_in(told.stories.reject(&:head?))]
+        [joined(told.paragraphs), texts_of(told.stories.reject(&:head?))]
       end
 
-      def told_in(stories)
+      def texts_of(stories)
         stories.map { |story| [story.kind, joined(story.paragraphs)] }.reject { |_, text| text.empty? }.sort
       end
 
       # Heads and feet, all that pages show; those of a section that begins within a page may have no place there, which
       # is told.
       def heads_carried?(again)
-        was, now = [@document, again].map { |one| told_in(Odt::Canonical.of(one).stories.select(&:head?)).uniq }
+        was, now = [@document, again].map { |one| texts_of(Odt::Canonical.of(one).stories.select(&:head?)).uniq }
         lost = was - now
         @report.lost("heads and feet of sections that begin within a page", count: lost.size) if lost.any?
         (now - was).empty? && (lost - within_pages).empty?
@@ -57,7 +57,7 @@ module Norvel
 
       def within_pages
         numbers = (2..@document.sections.size).select { |number| @document.sections[number - 1].starts == "continuous" }
-        told_in(numbers.flat_map { |number| Odt::Canonical.shown(@document, number) })
+        texts_of(numbers.flat_map { |number| Odt::Canonical.shown(@document, number) })
       end
 
       # Each white space as one, without signs of symbol fonts.
@@ -85,7 +85,7 @@ module Norvel
         return translated.paragraphs.zip(again.paragraphs) if again.paragraphs.size == translated.paragraphs.size
         left = again.paragraphs.dup
         found = translated.paragraphs.flat_map do |was|
-          added = left.take_while { |now| told(now).empty? && !told(was).empty? }
+          added = left.take_while { |now| words_of(now).empty? && !words_of(was).empty? }
           left.shift(added.size)
           added.map { |now| [nil, now] } + pieces(was, left).map.with_index { |now, n| [was, now, n.positive?] }
         end
@@ -94,15 +94,15 @@ module Norvel
 
       # What a paragraph has become, taken from those that are left: as many as say its words together.
       def pieces(was, left)
-        words = told(was)
+        words = words_of(was)
         taken = [left.shift].compact
-        taken << left.shift while left.any? && taken.sum("") { |one| told(one) } != words &&
-            words.start_with?(taken.sum("") { |one| told(one) })
+        taken << left.shift while left.any? && taken.sum("") { |one| words_of(one) } != words &&
+            words.start_with?(taken.sum("") { |one| words_of(one) })
         taken
       end
 
       # Its letters, whatever white space stands between them.
-      def told(paragraph)
+      def words_of(paragraph)
         paragraph.text.gsub(/[[:space:]]/, "")
       end
 

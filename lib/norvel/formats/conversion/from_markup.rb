@@ -10,13 +10,13 @@ module Norvel
       FORMS = {true => "numbers", false => "bullets"}.freeze
       POINTS = 0.75 # of a pixel, 96 to the inch
 
-      # text: Markup::Text; template: Document; name: of the document. report: Formats::Carried
+      # text: Markup::Text; template: Document; name: of the document. report: CarryReport
       def initialize(text, template, name:, report: Formats::CarryReport.new)
         @text = text
         @template = template
         @name = name
         @report = report
-        @wardrobe = Formats::RoleStyles.new(template)
+        @role_styles = Formats::RoleStyles.new(template)
         @numbering = template.numbering
         @paragraphs = []
         @tables = []
@@ -34,7 +34,7 @@ module Norvel
         Document.new(format: @template.format, name: @name, conventions: @template.conventions,
           paragraphs: @paragraphs.freeze, tables: @tables.freeze,
           stories: (notes + heads(section)).freeze, sections: [section].freeze, page_styles: @template.page_styles,
-          sheet: @wardrobe.sheet, numbering: @numbering, info:, settings: @template.settings,
+          styles: @role_styles.style_sheet, numbering: @numbering, info:, settings: @template.settings,
           source: Formats::ImageSource.new(@images, @template.source))
       end
 
@@ -82,12 +82,12 @@ module Norvel
 
       def paragraph(block, part, container)
         role = (part == :table && block.role == "body") ? "table_text" : block.role
-        style = (role == "table_text" && @template.sheet.called("Table Text").nil?) ? "body" : role
+        style = (role == "table_text" && @template.styles.called("Table Text").nil?) ? "body" : role
         add(style, block.pieces, placed(block.place), part, container)
       end
 
       def add(role, pieces, direct, part, container)
-        @paragraphs << Document::Paragraph.new(@paragraphs.size + 1, part, 1, @wardrobe.style(role), direct, NOTHING,
+        @paragraphs << Document::Paragraph.new(@paragraphs.size + 1, part, 1, @role_styles.style(role), direct, NOTHING,
           runs(pieces), nil, nil, nil, container)
       end
 
@@ -137,9 +137,9 @@ module Norvel
 
       def set(marks, link)
         values = marks.except(:code)
-        code = marks[:code] && @wardrobe.words(:code)
+        code = marks[:code] && @role_styles.words(:code)
         values = values.merge(font: "Courier New") if marks[:code] && code.nil?
-        [code || (link && @wardrobe.words(:link)), Styles::PropertySet.of(values)]
+        [code || (link && @role_styles.words(:link)), Styles::PropertySet.of(values)]
       end
 
       def spans(link)
@@ -150,7 +150,7 @@ module Norvel
       # Notes are numbered in the order of their marks.
       def note_mark(piece)
         id = (@notes ||= {})[piece.note] ||= (@notes.size + 1).to_s
-        style = @wardrobe.words(:footnote)
+        style = @role_styles.words(:footnote)
         direct = style ? NOTHING : Styles::PropertySet.of(position: "super")
         mark = Document::NoteMark.new(of: "footnote", note: id)
         Document::Run.new(Document::Run::NOTE, style, direct, nil, [mark].freeze)

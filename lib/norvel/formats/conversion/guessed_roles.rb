@@ -39,9 +39,9 @@ module Norvel
       # The paragraphs in one style, those that are known to be headings in theirs.
       def bare(text)
         template = Formats::Template.plain
-        wardrobe = Formats::RoleStyles.new(template)
+        role_styles = Formats::RoleStyles.new(template)
         paragraphs = text.blocks.each.with_index(1).map do |block, id|
-          style = block.role.start_with?("heading") ? wardrobe.style(block.role) : template.sheet.default&.id
+          style = block.role.start_with?("heading") ? role_styles.style(block.role) : template.styles.default&.id
           Document::Paragraph.new(id, :body, 1, style, Styles::PropertySet::EMPTY, Styles::PropertySet::EMPTY,
             [Document::Run.new(block.text, nil, Styles::PropertySet::EMPTY)].freeze)
         end

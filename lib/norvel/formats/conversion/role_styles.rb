@@ -24,11 +24,11 @@ module Norvel
                code: /\A(?:(?:source |verbatim |inline )?code|source text)\b/i,
                footnote: /\Afootnote (?:reference|anchor|symbol)\z/i}.freeze
 
-      attr_reader :sheet
+      attr_reader :style_sheet
 
       def initialize(template)
         @template = template
-        @sheet = template.sheet
+        @style_sheet = template.styles
         @known = {}
       end
 
@@ -39,7 +39,7 @@ module Norvel
 
       # The id of the template's style of words for links, code and marks of notes; nil where it has none.
       def words(kind)
-        @sheet.styles.values.find { |style| style.character? && WORDS.fetch(kind).match?(style.name) }&.id
+        @style_sheet.by_id.values.find { |style| style.character? && WORDS.fetch(kind).match?(style.name) }&.id
       end
 
       private
@@ -47,7 +47,7 @@ module Norvel
       def found(role)
         return body if role == "body"
         usual = Survey::Roles::ALL[role]&.style
-        (usual && @template.sheet.called(usual)) || by_role[role]
+        (usual && @template.styles.called(usual)) || by_role[role]
       end
 
       def by_role
@@ -55,7 +55,7 @@ module Norvel
       end
 
       def body
-        @body ||= by_role["body"] || @template.sheet.default
+        @body ||= by_role["body"] || @template.styles.default
       end
 
       def made(role)
@@ -65,7 +65,7 @@ module Norvel
         style = Styles::Style.new(id: @template.free_style_id(name), name:, based_on: body&.id, next_id: body&.id,
           paragraph: Styles::PropertySet.of(paragraph), run: Styles::PropertySet.of(run),
           custom: !Styles::BuiltIn.name?(name))
-        @sheet = @sheet.put(style)
+        @style_sheet = @style_sheet.put(style)
         style
       end
     end

@@ -7,7 +7,7 @@ module Norvel
     class ToMarkup
       EMPHASIS = {bold: true, italic: true, strike: true}.freeze
 
-      # report: Formats::Carried
+      # report: CarryReport
       def initialize(document, report)
         @document = document
         @report = report
@@ -15,7 +15,7 @@ module Norvel
       end
 
       def text
-        told
+        report_losses
         blocks = blocks(@document.blocks)
         Markup::Text.new(blocks: blocks.freeze, notes:, info: @document.info.slice(:title, :author, :language).compact)
       end
@@ -29,7 +29,7 @@ module Norvel
 
       private
 
-      def told
+      def report_losses
         heads = @document.stories.select { |story| story.head? && story.text.match?(/\S/) }
         @report.lost("running heads and feet", count: heads.size) if heads.any?
         comments = @document.stories.count { |story| story.kind == "comment" }

@@ -22,9 +22,9 @@ module Norvel
       def document
         return @document if @document.format == @target.name || @document.conventions == @target.conventions
         @came = renamed
-        bare = @came.with(format: @target.name, conventions: @target.conventions, sheet: named_sheet,
+        bare = @came.with(format: @target.name, conventions: @target.conventions, styles: named_sheet,
           numbering:)
-        settled = bare.with(sheet: settled_sheet(bare))
+        settled = bare.with(styles: settled_sheet(bare))
         fitting = Edits::Fitting.new(@came, settled)
         everything = broken(@came.everything).map { |paragraph| paragraph(paragraph, fitting) }
         settled.with_everything(everything).with(tables:)
@@ -43,7 +43,7 @@ module Norvel
       end
 
       def styles
-        @styles ||= @document.sheet.styles.values
+        @styles ||= @document.styles.by_id.values
           .select { |style| @terms.types.include?(style.type) && @terms.keeps?(style) }
       end
 
@@ -61,12 +61,12 @@ module Norvel
 
       # The document as it is with the other ids.
       def renamed
-        sheet = @document.sheet.with(styles: @document.sheet.styles.values.to_h { |style|
+        sheet = @document.styles.with(styles: @document.styles.by_id.values.to_h { |style|
           made = style.with(id: to(style.id), based_on: to(style.based_on), next_id: to(style.next_id),
             link: to(style.link))
           [made.id, made]
         })
-        @document.with(sheet:, numbering:).with_everything(@document.everything.map { |one| repointed(one) })
+        @document.with(styles: sheet, numbering:).with_everything(@document.everything.map { |one| repointed(one) })
       end
 
       def repointed(paragraph)
@@ -103,7 +103,7 @@ module Norvel
             priority: style.priority, hidden: style.hidden, custom: !Styles::BuiltIn.name?(name(style)), bands: [1, 1])
         end
         paragraph, run = %i[paragraph run].map do |place|
-          Styles::PropertySet.of(unsaid(place)).merge(set(@document.sheet.defaults(place), place))
+          Styles::PropertySet.of(unsaid(place)).merge(set(@document.styles.defaults(place), place))
         end
         Styles::StyleSheet.new(styles: @terms.defaults(made).to_h { |style| [style.id, style] },
           paragraph_defaults: paragraph, run_defaults: run)
@@ -124,11 +124,11 @@ module Norvel
 
       # Every style looks as it did, the bases first, those that stand on as many at once.
       def settled_sheet(bare)
-        levels = styles.select(&:paragraph?).group_by { |style| @document.sheet.chain(style).size }.sort.map(&:last)
-        levels.inject(bare.sheet) do |sheet, level|
-          now = bare.with(sheet:)
-          made = level.to_h { |style| [ids[style.id], settled(now, sheet[ids[style.id]], @came.sheet[ids[style.id]])] }
-          sheet.with(styles: sheet.styles.merge(made))
+        levels = styles.select(&:paragraph?).group_by { |style| @document.styles.chain(style).size }.sort.map(&:last)
+        levels.inject(bare.styles) do |sheet, level|
+          now = bare.with(styles: sheet)
+          made = level.to_h { |style| [ids[style.id], settled(now, sheet[ids[style.id]], @came.styles[ids[style.id]])] }
+          sheet.with(styles: sheet.by_id.merge(made))
         end
       end
 
@@ -209,7 +209,7 @@ module Norvel
       # The style that a level numbers: as it says, or the heading style that is at this level of it.
       def bound_to(definition_id, number)
         own = @document.numbering.definitions[definition_id].levels[number].style_id and return own
-        @document.sheet.styles.values.find { |style|
+        @document.styles.by_id.values.find { |style|
           style.paragraph? && style.paragraph[:outline_level] == number + 1 && style.paragraph[:list_level] == number &&
             @document.numbering.list(style.paragraph[:list_id])&.definition_id == definition_id
         }&.id

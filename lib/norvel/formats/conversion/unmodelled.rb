@@ -27,7 +27,7 @@ module Norvel
 
       module_function
 
-      # Tells a report of what the document's package holds. report: Carried
+      # Tells a report of what the document's package holds. report: CarryReport
       def tell(document, report)
         source = document.source
         return unless source.respond_to?(:names)

@@ -101,7 +101,7 @@ module Norvel
         end
 
         def mark_style(of)
-          document.sheet.named(MARKS.fetch(of), "character")&.id
+          document.styles.named(MARKS.fetch(of), "character")&.id
         end
 
         # The last paragraph of a section says so.
@@ -192,7 +192,7 @@ module Norvel
 
         def styles
           holder = part("styles", StyleWriter::EMPTY, relation: "styles")
-          StyleWriter.new(holder, []).write(Styles::StyleSheet.new, document.sheet)
+          StyleWriter.new(holder, []).write(Styles::StyleSheet.new, document.styles)
         end
 
         def numbering

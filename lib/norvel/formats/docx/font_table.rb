@@ -12,7 +12,7 @@ module Norvel
 
         # The names of the fonts that styles and text set.
         def fonts(document)
-          sets = document.sheet.styles.values.map(&:run) +
+          sets = document.styles.by_id.values.map(&:run) +
             document.paragraphs.flat_map { |paragraph| paragraph.runs.map(&:direct) }.uniq
           sets.filter_map { |set| set[:font] }.uniq
         end

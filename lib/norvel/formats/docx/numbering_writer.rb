@@ -12,7 +12,7 @@ module Norvel
         # What has to be written of a numbering: [{id => definition}, {id => list}].
         def self.changes(document, was)
           now = document.numbering
-          sets = document.sheet.styles.values.map(&:paragraph) + document.paragraphs.map(&:direct)
+          sets = document.styles.by_id.values.map(&:paragraph) + document.paragraphs.map(&:direct)
           used = sets.to_h { |set| [set[:list_id], true] }
           lists = now.lists.select { |id, _| !was.known?(id) && used[id] }
           reached = lists.values.map(&:definition_id)

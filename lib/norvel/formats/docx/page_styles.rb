@@ -40,14 +40,14 @@ module Norvel
         end
 
         def text(style)
-          [style.name, *style.values.map { |name, value| "#{name}=#{Length.plain(value)}" }].join("; ")
+          [style.name, *style.set_up.map { |name, value| "#{name}=#{Length.plain(value)}" }].join("; ")
         end
 
         # Nil for what does not say a whole set-up.
         def style(text)
           name, *pairs = text.split("; ")
           values = pairs.to_h { |pair| pair.split("=", 2) }.transform_keys(&:to_sym)
-          return unless values.keys.sort == Document::PageStyle::VALUES.sort && values.each_value.all? { |value|
+          return unless values.keys.sort == Document::SetUp::FIELDS.sort && values.each_value.all? { |value|
             value.to_s.match?(/\A-?\d{1,5}(\.\d+)?\z/)
           }
           numbers = values.to_h { |key, value| [key, (key == :columns) ? value.to_i : value.to_f] }

@@ -27,7 +27,7 @@ module Norvel
               format: "docx", name: @name, conventions: CONVENTIONS,
               paragraphs: text.paragraphs.freeze, tables: text.tables.freeze,
               stories: (notes + running_heads.stories).freeze, sections: sections.freeze,
-              page_styles: PageStyles.read(package.related("settings")).freeze, sheet:, numbering:,
+              page_styles: PageStyles.read(package.related("settings")).freeze, styles: style_sheet, numbering:,
               info: Information.read(package),
               settings:, source: package.container, unseen: text.unseen
             )
@@ -36,8 +36,8 @@ module Norvel
           raise UnreadableFile, "The document is nested deeper than any text needs to be."
         end
 
-        def sheet
-          @sheet ||= StyleReader.new(package.related("styles"), @formatting, nodes: @style_nodes).sheet
+        def style_sheet
+          @style_sheet ||= StyleReader.new(package.related("styles"), @formatting, nodes: @style_nodes).style_sheet
         end
 
         def numbering
@@ -53,7 +53,7 @@ module Norvel
         def read_text
           main = package.main
           body = main.child(main.root, "body") or raise UnreadableFile, "The document has no body."
-          @text = TextReader.new(main, package, @formatting, sheet, settings:, keep_nodes: @keep_nodes).read(body)
+          @text = TextReader.new(main, package, @formatting, style_sheet, settings:, keep_nodes: @keep_nodes).read(body)
         end
 
         # A file without any section still has pages.
@@ -80,7 +80,7 @@ module Norvel
         end
 
         def story(part, node, **told)
-          reader = TextReader.new(part, package, @formatting, sheet, keep_nodes: @keep_nodes).read(node)
+          reader = TextReader.new(part, package, @formatting, style_sheet, keep_nodes: @keep_nodes).read(node)
           @story_texts << [part, reader]
           paragraphs = Document::Story.apart(reader.paragraphs, @story_texts.size)
           Document::Story.new(**told, paragraphs:, tables: reader.tables.freeze)

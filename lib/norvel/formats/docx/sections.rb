@@ -35,7 +35,7 @@ module Norvel
             number_format: FORMATS.fetch((numbers && part.attr(numbers, "fmt")) || "decimal", "decimal"),
             number_start: numbers && part.attr(numbers, "start")&.to_i, **columns(columns, part),
             title_page: flag?(node, part, "titlePg"),
-            heads:, notes: notes(node, part), vertical_align: vertical(said(node, part, "vAlign")),
+            heads:, notes: notes(node, part), vertical_align: vertical(value_of(node, part, "vAlign")),
             line_grid: line_grid(node, part),
             page_borders: borders(part.child(node, "pgBorders"), part), line_numbers: line_numbers(node, part), source:
           )
@@ -77,10 +77,10 @@ module Norvel
         def notes(node, part)
           NOTES.filter_map do |name, kind|
             holder = part.child(node, name) or next
-            format = said(holder, part, "numFmt")
+            format = value_of(holder, part, "numFmt")
             values = {
-              format: format && FORMATS.fetch(format, "decimal"), start: said(holder, part, "numStart")&.to_i,
-              restart: said(holder, part, "numRestart"), place: said(holder, part, "pos")
+              format: format && FORMATS.fetch(format, "decimal"), start: value_of(holder, part, "numStart")&.to_i,
+              restart: value_of(holder, part, "numRestart"), place: value_of(holder, part, "pos")
             }.compact
             [kind, values.freeze] unless values.empty?
           end.to_h.freeze
@@ -118,7 +118,7 @@ module Norvel
           VERTICAL.fetch(word, word || "top")
         end
 
-        def said(node, part, name)
+        def value_of(node, part, name)
           child = part.child(node, name)
           child && part.attr(child, "val")
         end

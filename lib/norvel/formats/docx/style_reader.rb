@@ -14,7 +14,7 @@ module Norvel
           @nodes = nodes
         end
 
-        def sheet
+        def style_sheet
           return Styles::StyleSheet.new unless @part
           Styles::StyleSheet.new(styles: styles, paragraph_defaults: defaults("pPrDefault", "pPr", :paragraph),
             run_defaults: defaults("rPrDefault", "rPr", :run))

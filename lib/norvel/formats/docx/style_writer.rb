@@ -18,10 +18,10 @@ module Norvel
 
         def write(was, now)
           defaults(was, now)
-          (was.styles.values - now.styles.values).each { |style|
+          (was.by_id.values - now.by_id.values).each { |style|
             @nodes[style.source].remove unless now[style.id] || style.source.nil?
           }
-          now.styles.each_value { |style| style(was[style.id], style) unless style == was[style.id] }
+          now.by_id.each_value { |style| style(was[style.id], style) unless style == was[style.id] }
         end
 
         private

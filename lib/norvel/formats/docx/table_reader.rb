@@ -42,10 +42,11 @@ module Norvel
         def of_properties(node)
           return {} unless node
           {
-            align: ALIGNMENTS.fetch(said(node, "jc"), "left"), indent: points(@part.child(node, "tblInd"), "w") || 0.0,
-            width: width(@part.child(node, "tblW")), layout: (said(node, "tblLayout",
+            align: ALIGNMENTS.fetch(value_of(node, "jc"), "left"),
+            indent: points(@part.child(node, "tblInd"), "w") || 0.0,
+            width: width(@part.child(node, "tblW")), layout: (value_of(node, "tblLayout",
               "type") == "fixed") ? "fixed" : "auto",
-            caption: said(node, "tblCaption"), summary: said(node, "tblDescription")
+            caption: value_of(node, "tblCaption"), summary: value_of(node, "tblDescription")
           }
         end
 
@@ -56,7 +57,7 @@ module Norvel
             height: height && points(height, "val"),
             height_rule: (height && @part.attr(height, "hRule") == "exact") ? "exact" : "at_least",
             header: flag(properties, "tblHeader"), may_split: !flag(properties, "cantSplit"),
-            skipped: properties ? said(properties, "gridBefore").to_i : 0,
+            skipped: properties ? value_of(properties, "gridBefore").to_i : 0,
             cells: cells.map { |cell, id| cell(cell, id) }.freeze
           )
         end
@@ -65,12 +66,12 @@ module Norvel
           properties = @part.child(node, "tcPr") or return Document::Cell.new(id:)
           merge = @part.child(properties, "vMerge")
           Document::Cell.new(
-            id:, columns: [said(properties, "gridSpan").to_i, 1].max, continued: !merge.nil? &&
+            id:, columns: [value_of(properties, "gridSpan").to_i, 1].max, continued: !merge.nil? &&
               @part.attr(merge, "val") != "restart",
             width: width(@part.child(properties, "tcW")), margins: margins(@part.child(properties, "tcMar")),
             borders: Sections.borders(@part.child(properties, "tcBorders"), @part),
             shading: shading(@part.child(properties, "shd")),
-            vertical_align: said(properties, "vAlign") || "top"
+            vertical_align: value_of(properties, "vAlign") || "top"
           )
         end
 
@@ -116,7 +117,7 @@ module Norvel
           child ? @part.on?(child) : false
         end
 
-        def said(node, name, attribute = "val")
+        def value_of(node, name, attribute = "val")
           child = @part.child(node, name)
           child && @part.attr(child, attribute)
         end

@@ -48,7 +48,7 @@ module Norvel
         end
 
         def styles
-          @document.sheet.styles.values.select do |style|
+          @document.styles.by_id.values.select do |style|
             style.paragraph? && (!style.hidden || @document.uses[style.id].positive?)
           end
         end

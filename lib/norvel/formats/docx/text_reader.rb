@@ -97,7 +97,7 @@ module Norvel
           @pending = []
           run_nodes = (@nodes.paragraphs << node) && [] if @nodes
           properties = first_named(node, "pPr")
-          style_id, direct, mark, holds = properties ? told(properties,
+          style_id, direct, mark, holds = properties ? formatting_of(properties,
             @known_paragraphs) { |element| paragraph_properties(element) } : BARE
           number = @sections.size + 1
           runs = []
@@ -150,7 +150,7 @@ module Norvel
         end
 
         # What an element says, worked out once for each that the part tells in shorthand.
-        def told(element, known)
+        def formatting_of(element, known)
           number = @shorthand && element["n"] or return yield(element)
           known[number] ||= yield(@shorthand.element(number))
         end
@@ -241,7 +241,7 @@ module Norvel
           while child
             name = child.name
             if name == "rPr"
-              style_id, direct = told(child, @known_runs) { |element| run_properties(element) }
+              style_id, direct = formatting_of(child, @known_runs) { |element| run_properties(element) }
             else
               piece = (name == "t" && @fields.none?) ? text_of(child) : piece(child, name, cell)
               text, own = join(text, piece, own)

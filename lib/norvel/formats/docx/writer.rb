@@ -69,8 +69,8 @@ module Norvel
 
         # Every part that may hold fields is told of renamed styles.
         def field_names
-          names = @document.sheet.styles.values.filter_map { |style|
-            was = @original.sheet[style.id]
+          names = @document.styles.by_id.values.filter_map { |style|
+            was = @original.styles[style.id]
             [was.name, style.name] if was && was.name != style.name
           }.to_h
           return if names.empty?
@@ -89,9 +89,9 @@ module Norvel
         end
 
         def styles
-          return if @document.sheet.equal?(@original.sheet) || same_sheet?
+          return if @document.styles.equal?(@original.styles) || same_sheet?
           part = @package.related("styles") || @changes.add("styles", StyleWriter::EMPTY).first
-          StyleWriter.new(part, @reader.style_nodes).write(@original.sheet, @document.sheet)
+          StyleWriter.new(part, @reader.style_nodes).write(@original.styles, @document.styles)
           @changed[part.path] = part.bytes
         end
 
@@ -113,7 +113,7 @@ module Norvel
 
         def same_sheet?
           %i[styles paragraph_defaults run_defaults].all? do |field|
-            @document.sheet.public_send(field) == @original.sheet.public_send(field)
+            @document.styles.public_send(field) == @original.styles.public_send(field)
           end
         end
 

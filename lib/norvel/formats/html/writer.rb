@@ -233,13 +233,13 @@ module Norvel
         def rule(role, id)
           selector = SELECTORS[role] || role[/\Aheading_(\d)/, 1]&.then { |level| "h#{[level.to_i + @shift, 6].min}" }
           return unless selector && @document
-          style = @document.sheet.resolve(id)
-          looks = [said(selector, declared(style))]
-          looks << said("main > p", {"text-indent" => first_line(style)}) if role == "body"
+          style = @document.styles.resolve(id)
+          looks = [css_rule(selector, declared(style))]
+          looks << css_rule("main > p", {"text-indent" => first_line(style)}) if role == "body"
           looks.join("\n")
         end
 
-        def said(selector, declared)
+        def css_rule(selector, declared)
           "#{selector} { #{declared.map { |name, value| "#{name}: #{value};" }.join(" ")} }"
         end
 

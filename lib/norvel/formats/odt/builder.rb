@@ -12,7 +12,7 @@ module Norvel
         # document: to be written; blank: the file that is filled, read
         attr_reader :document, :blank, :reader, :report
 
-        # flat: as one XML file; report: Carried
+        # flat: as one XML file; report: CarryReport
         def initialize(document, report, flat: false)
           @document = document
           @report = report
@@ -40,7 +40,7 @@ module Norvel
         # --- what its parts ask ---
 
         def keys
-          @keys ||= Keys.new(document.sheet, {})
+          @keys ||= Keys.new(document.styles, {})
         end
 
         def definitions
@@ -142,7 +142,7 @@ module Norvel
         def styles
           part = @package.styles
           writer = StyleWriter.new(part, section("office:styles"), [], keys) { |style| definitions.of_style(style) }
-          writer.write(blank.sheet, document.sheet)
+          writer.write(blank.styles, document.styles)
           holder = part.children(section("office:styles"), "style:default-style").first or return
           properties = part.place(holder, "style:paragraph-properties")
           part.set(properties, "style:tab-stop-distance", Codecs::Measure.text(document.settings.default_tab_stop))

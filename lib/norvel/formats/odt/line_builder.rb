@@ -11,7 +11,7 @@ module Norvel
         LETTERS = /[^\s\u00A0]+(?: [^\s\u00A0]+)*|[\s\u00A0]/
         SPANNED = {Document::Link => :link, Document::Field => :field}.freeze
 
-        # part: where elements are made; builder: BodyBuilder, which knows notes, images and boxes; report: Carried
+        # part: where elements are made; builder: BodyBuilder, which knows notes, images and boxes; report: CarryReport
         def initialize(part, builder, report)
           @part = part
           @builder = builder

@@ -30,7 +30,7 @@ module Norvel
             came = @original.numbering.definitions[id]
             if id == heading_definition then number_headings(now)
             elsif came then patch(id, came, now)
-            elsif @document.sheet[now.style_id]&.type == "numbering" then name(id, @package.styles)
+            elsif @document.styles[now.style_id]&.type == "numbering" then name(id, @package.styles)
             end
           end
           unnumber_headings if numbered_before? && heading_definition.nil?
@@ -97,7 +97,7 @@ module Norvel
           own, node = @nodes[id]
           return own.attr(node, "style:name") if node && node.parent.name == "styles"
           definition = @document.numbering.definitions.fetch(id)
-          style = definition.style_id && @document.sheet[definition.style_id]
+          style = definition.style_id && @document.styles[definition.style_id]
           add_common(id, style&.name || free_shown, definition)
         end
 
@@ -116,7 +116,7 @@ module Norvel
         end
 
         def headings
-          @document.sheet.styles.values.select do |style|
+          @document.styles.by_id.values.select do |style|
             style.paragraph? && style.paragraph[:outline_level]&.positive? && style.paragraph[:list_id]&.positive?
           end
         end
@@ -146,8 +146,8 @@ module Norvel
 
         # Renamed ones, and those that are gone.
         def list_styles
-          @original.sheet.styles.each_value.select { |style| style.type == "numbering" }.each do |style|
-            now = @document.sheet[style.id]
+          @original.styles.by_id.each_value.select { |style| style.type == "numbering" }.each do |style|
+            now = @document.styles[style.id]
             next if now == style
             part, node = @nodes["common:#{Names.key(style.id)}"]
             now ? part.set(node, "style:display-name", now.name) : node.remove
@@ -165,7 +165,7 @@ module Norvel
         # A list style that people named stands among the common ones, others are automatic.
         def make(id, part)
           definition = @document.numbering.definitions.fetch(id)
-          style = definition.style_id && @document.sheet[definition.style_id]
+          style = definition.style_id && @document.styles[definition.style_id]
           style ? add_common(id, style.name, definition) : add(part, definition)
         end
 

@@ -28,7 +28,7 @@ module Norvel
           else now.bullet? ? BULLET : NUMBER
           end
           node = (old && part.is?(old, name)) ? old : replaced(part, holder, old, name, number)
-          said(now, number).each { |key, text| text ? part.set(node, key, text) : part.unset(node, key) }
+          attributes_of(now, number).each { |key, text| text ? part.set(node, key, text) : part.unset(node, key) }
           node.attribute_nodes.each { |attribute| attribute.remove if attribute.node_name == "num-list-format" }
           place(part, node, now) unless was && was.paragraph == now.paragraph && was.suffix == now.suffix &&
             was.align == now.align
@@ -43,19 +43,19 @@ module Norvel
           node
         end
 
-        def said(level, number)
+        def attributes_of(level, number)
           return {"text:bullet-char" => level.text, "text:start-value" => nil} if level.bullet?
           shown = level.text.scan(/%\d/).size
           {
             "style:num-format" => ListReader::FORMATS.key(level.format) || ((level.format == "none") ? "" : "1"),
-            "style:num-prefix" => said_or_nil(shown.zero? ? level.text : level.text[/\A[^%]*/]),
-            "style:num-suffix" => said_or_nil(shown.zero? ? nil : level.text[/%\d([^%]*)\z/, 1]),
+            "style:num-prefix" => text_or_nil(shown.zero? ? level.text : level.text[/\A[^%]*/]),
+            "style:num-suffix" => text_or_nil(shown.zero? ? nil : level.text[/%\d([^%]*)\z/, 1]),
             "text:display-levels" => (shown.clamp(1, number + 1) if shown > 1),
             "text:start-value" => (level.start unless level.start == 1)
           }
         end
 
-        def said_or_nil(text)
+        def text_or_nil(text)
           text unless text.to_s.empty?
         end
 

@@ -36,20 +36,20 @@ module Norvel
         end
 
         def master(section, number)
-          told(section)
+          report_losses(section)
           heads = heads(section, number)
           key = [set_up(section), heads]
           @known[key] ||= make(section, number, heads)
         end
 
-        def told(section)
+        def report_losses(section)
           @report.approximate("room for binding", "part of the margin") unless section.gutter.zero?
           @report.lost("lines around the page") unless section.page_borders.empty?
           @report.lost("numbers of lines") if section.line_numbers
         end
 
         def set_up(section)
-          section.to_h.slice(*Document::PageStyle::VALUES, :number_format, :mirrored, :column_gap, :title_page, :starts)
+          section.to_h.slice(*Document::SetUp::FIELDS, :number_format, :mirrored, :column_gap, :title_page, :starts)
         end
 
         # {["header", "default"] => the id of its story, …} of what the section shows.

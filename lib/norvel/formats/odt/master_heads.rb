@@ -23,12 +23,12 @@ module Norvel
 
         # {header: {default: element or nil, …}, …} of a section as it is, by its number.
         def wanted(number)
-          told(@document, number)
+          heads_of(@document, number)
         end
 
         # Does a section show others than when it came?
         def changed?(section, number)
-          section.source.nil? || seen(told(@original, section.source + 1)) != seen(wanted(number))
+          section.source.nil? || seen(heads_of(@original, section.source + 1)) != seen(wanted(number))
         end
 
         # Does a master show what a section is to show?
@@ -52,7 +52,7 @@ module Norvel
 
         private
 
-        def told(document, number)
+        def heads_of(document, number)
           ways = [:default, (:even if document.settings.even_and_odd),
             (:first if document.sections[number - 1].title_page)].compact
           KINDS.to_h do |kind|

@@ -51,7 +51,7 @@ module Norvel
           Document::Section.new(
             starts: STARTS.fetch(usage(master.layout), "next_page"), **sheet(layout), **margins(body),
             gutter: 0.0, mirrored: usage(layout) == "mirrored",
-            number_format: ListReader::FORMATS.fetch(said(layout, "style:num-format") || "1", "decimal"),
+            number_format: ListReader::FORMATS.fetch(value_of(layout, "style:num-format") || "1", "decimal"),
             number_start: start || first_number(layout), **columns(layout), title_page: title_page?(master, body),
             heads:, source:
           )
@@ -171,7 +171,7 @@ module Norvel
         end
 
         def first_number(layout)
-          said(layout, "style:first-page-number")&.[](/\A\d+\z/)&.to_i
+          value_of(layout, "style:first-page-number")&.[](/\A\d+\z/)&.to_i
         end
 
         def usage(layout)
@@ -179,10 +179,10 @@ module Norvel
         end
 
         def measure(layout, name)
-          text = said(layout, name) and Length.from_file(text, "pt")
+          text = value_of(layout, name) and Length.from_file(text, "pt")
         end
 
-        def said(layout, name)
+        def value_of(layout, name)
           node = properties(layout) and @part.attr(node, name)
         end
 

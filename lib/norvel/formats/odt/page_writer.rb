@@ -9,7 +9,7 @@ module Norvel
         SIDES = {margin_top: "fo:margin-top", margin_bottom: "fo:margin-bottom", margin_left: "fo:margin-left",
                  margin_right: "fo:margin-right"}.freeze
         EDGES = {header: :margin_top, footer: :margin_bottom}.freeze
-        VALUES = Document::PageStyle::VALUES
+        VALUES = Document::SetUp::FIELDS
 
         # made: the elements of new paragraphs by their ids; heads: MasterHeads
         def initialize(document, original, reader, automatic, made, heads)

@@ -9,7 +9,7 @@ module Norvel
         NOTHING = Styles::PropertySet::EMPTY
 
         # part: of the story; documents: [as it came, as it is]; automatic: AutomaticStyles of the part; keys: Keys;
-        # worn: WornStyles; definitions: ListDefinitions
+        # worn: AutomaticStyles; definitions: ListDefinitions
         def initialize(part, documents, automatic, keys, worn, definitions)
           @part = part
           @came, @document = documents
@@ -17,7 +17,7 @@ module Norvel
           @keys = keys
           @worn = worn
           @definitions = definitions
-          @restyled = !@came.sheet.equal?(@document.sheet) || !@came.numbering.equal?(@document.numbering)
+          @restyled = !@came.styles.equal?(@document.styles) || !@came.numbering.equal?(@document.numbering)
         end
 
         # Are styles or lists others than in the file that came?
@@ -82,8 +82,8 @@ module Norvel
         # What the style of words of a run sets, with its bases.
         def words_of(run)
           @words ||= Hash.new do |known, id|
-            style = id && @document.sheet[id]
-            known[id] = style ? @document.sheet.chain(style).inject({}) { |set, one| set.merge(one.run.values) } : {}
+            style = id && @document.styles[id]
+            known[id] = style ? @document.styles.chain(style).inject({}) { |set, one| set.merge(one.run.values) } : {}
           end
           @words[run.style_id]
         end
@@ -91,7 +91,7 @@ module Norvel
         # Gives the element the style for what it sets. before, letters: what its style set and sets on all letters.
         def dress(node, was, now, before, letters)
           own = was && @worn.node(@part.attr(node, "text:style-name"))
-          parent = @keys[now.style_id || (was.nil? ? @document.sheet.default&.id : nil)]
+          parent = @keys[now.style_id || (was.nil? ? @document.styles.default&.id : nil)]
           direct = was ? was.direct : NOTHING
           name = @automatic.paragraph(own, parent) do |made|
             Formatting.write(made, :paragraph, direct, now.direct, @part,
@@ -110,7 +110,7 @@ module Norvel
         def indent(document, paragraph)
           return 0.0 unless paragraph
           own = paragraph.direct[:indent_left]
-          own.is_a?(Float) ? own : Indents.of(document.sheet, paragraph.style_id)
+          own.is_a?(Float) ? own : Indents.of(document.styles, paragraph.style_id)
         end
 
         # The style of a span for a run, over what the paragraph's style sets on its letters.

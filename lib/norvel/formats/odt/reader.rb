@@ -31,7 +31,7 @@ module Norvel
               format: package.flat? ? "fodt" : "odt", name: @name, conventions: CONVENTIONS,
               paragraphs: text.paragraphs.freeze, tables: text.tables.freeze, stories: @stories.freeze,
               sections: sections.freeze,
-              page_styles: masters.page_styles.freeze, sheet: styles.sheet, numbering: lists.numbering,
+              page_styles: masters.page_styles.freeze, styles: styles.style_sheet, numbering: lists.numbering,
               info: Information.read(package.meta), settings:, source: package.container, unseen: 0
             )
           end
@@ -49,8 +49,8 @@ module Norvel
         # What a style of words sets, with its bases.
         def words_of(style_id)
           @words[style_id] ||= begin
-            style = style_id && styles.sheet[style_id]
-            chain = style ? styles.sheet.chain(style) : []
+            style = style_id && styles.style_sheet[style_id]
+            chain = style ? styles.style_sheet.chain(style) : []
             formatting.share(chain.inject({}) { |set, one| set.merge(one.run.values) })
           end
         end
@@ -58,7 +58,7 @@ module Norvel
         # The place in lists that a paragraph style gives: {} for none.
         def list_of(style_id)
           @list_of[style_id] ||= begin
-            chain = styles.sheet.chain(styles.sheet.resolve(style_id))
+            chain = styles.style_sheet.chain(styles.style_sheet.resolve(style_id))
             found = chain.reverse.find { |style| style.paragraph.key?(:list_id) }&.paragraph
             (found.nil? || found[:list_id].zero?) ? {} : found.slice(:list_id, :list_level).values
           end

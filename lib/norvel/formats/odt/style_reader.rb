@@ -23,8 +23,8 @@ module Norvel
           @elements = elements
         end
 
-        def sheet
-          @sheet ||= Styles::StyleSheet.new(styles: styles.merge(@lists.styles),
+        def style_sheet
+          @style_sheet ||= Styles::StyleSheet.new(styles: styles.merge(@lists.styles),
             paragraph_defaults: defaults(:paragraph), run_defaults: defaults(:run))
         end
 

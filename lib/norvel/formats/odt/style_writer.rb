@@ -23,7 +23,7 @@ module Norvel
         def write(was, now)
           @was, @now = was, now
           defaults
-          words = ->(sheet) { sheet.styles.values.select { |style| FAMILIES.key?(style.type) } }
+          words = ->(sheet) { sheet.by_id.values.select { |style| FAMILIES.key?(style.type) } }
           words[was].each { |style| @nodes[style.source].remove unless now[style.id] || style.source.nil? }
           words[now].each { |style| style(was[style.id], style) unless same?(was[style.id], style) }
         end

@@ -16,7 +16,7 @@ module Norvel
         def build(table, &fill)
           node = @part.create("table:table", "table:name" => "Table#{@builder.next_table}",
             "table:style-name" => style(table))
-          said(node, table)
+          give_width(node, table)
           columns(node, table)
           header, rest = table.rows.first(table.header_rows), table.rows.drop(table.header_rows)
           rows(node.add_child(@part.create("table:table-header-rows")), header, &fill) if header.any?
@@ -26,7 +26,7 @@ module Norvel
 
         private
 
-        def said(node, table)
+        def give_width(node, table)
           {"table:title" => table.caption, "table:desc" => table.summary}.each do |name, text|
             node.add_child(@part.create(name)).content = text if text
           end

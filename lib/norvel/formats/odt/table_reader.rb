@@ -25,7 +25,7 @@ module Norvel
           cells = []
           rows = rows(node).map { |row, header| row(row, header, cells) { yield } }
           value = Document::Table.new(id:, parent:, style_id: nil, grid: grid(node).freeze, rows: rows.freeze,
-            caption: said(node, "table:title"), summary: said(node, "table:desc"), **of_style(node))
+            caption: value_of(node, "table:title"), summary: value_of(node, "table:desc"), **of_style(node))
           Skeleton.new(value, cells)
         end
 
@@ -144,7 +144,7 @@ module Norvel
           end
         end
 
-        def said(node, name)
+        def value_of(node, name)
           text = @part.child(node, name)&.content.to_s.strip
           text unless text.empty?
         end

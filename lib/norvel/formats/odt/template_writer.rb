@@ -35,7 +35,7 @@ module Norvel
         end
 
         def styles
-          @document.sheet.styles.values.select(&:paragraph?)
+          @document.styles.by_id.values.select(&:paragraph?)
         end
 
         def sample(style)
@@ -47,7 +47,7 @@ module Norvel
         end
 
         def key(style)
-          (@keys ||= Keys.new(@document.sheet, {}))[style.id]
+          (@keys ||= Keys.new(@document.styles, {}))[style.id]
         end
 
         # The pages of the document's last section, which its text stands on.

@@ -22,7 +22,7 @@ module Norvel
 
         attr_reader :part, :paragraphs, :tables, :nodes, :pictures, :page_starts
 
-        # worn: WornStyles of the part; shared: Reader, which knows what all stories share
+        # worn: AutomaticStyles of the part; shared: Reader, which knows what all stories share
         def initialize(part, worn, shared, keep_nodes: false)
           @part = part
           @worn = worn

@@ -48,7 +48,7 @@ module Norvel
         # --- numbering and styles ---
 
         def keys
-          @keys ||= Keys.new(@document.sheet, @original.sheet.styles.values.group_by(&:type)
+          @keys ||= Keys.new(@document.styles, @original.styles.by_id.values.group_by(&:type)
             .transform_values { |list| list.map { |style| Names.key(style.id) } })
         end
 
@@ -57,18 +57,18 @@ module Norvel
         end
 
         def styles
-          return if @document.sheet.equal?(@original.sheet) || same_sheet?
+          return if @document.styles.equal?(@original.styles) || same_sheet?
           part = @package.styles || raise(Unwritable, "The file has no part for styles, so none can be changed in it.")
           writer = StyleWriter.new(part, @package.section(part, "office:styles"), @reader.styles.nodes, keys) do |style|
             definitions.of_style(style)
           end
-          writer.write(@original.sheet, @document.sheet)
+          writer.write(@original.styles, @document.styles)
           touch(part)
         end
 
         def same_sheet?
           %i[styles paragraph_defaults run_defaults].all? do |field|
-            @document.sheet.public_send(field) == @original.sheet.public_send(field)
+            @document.styles.public_send(field) == @original.styles.public_send(field)
           end
         end
 
@@ -120,7 +120,7 @@ module Norvel
         end
 
         def same_styles?
-          @document.sheet.equal?(@original.sheet) && @document.numbering.equal?(@original.numbering)
+          @document.styles.equal?(@original.styles) && @document.numbering.equal?(@original.numbering)
         end
 
         # --- the rest ---

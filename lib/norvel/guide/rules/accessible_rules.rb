@@ -31,7 +31,7 @@ module Norvel
 
         # That of the document, and of paragraphs in another one (WCAG 2.2, 3.1.2).
         def languages
-          said = @document.info[:language] || @document.sheet.run_defaults[:language] || default_style_language
+          said = @document.info[:language] || @document.styles.run_defaults[:language] || default_style_language
           read = Survey::Language.of_document(@document)
           [(language(read) unless said), *strangers(said || read)].compact
         end
@@ -90,7 +90,7 @@ module Norvel
         end
 
         def default_style_language
-          style = @document.sheet.default
+          style = @document.styles.default
           style && style.run[:language]
         end
       end

@@ -14,12 +14,13 @@ module Norvel
           names = Consistency::RULES.select { |name| asked?("consistent.#{name}") }
           return [] if names.empty?
           ends = names.include?("page_ends") ? PageEnds.new(@check).findings : []
-          ends + Consistency.of(@document, Survey::SettledRoles.of(@document), rules: names).map { |odd| told(odd) }
+          odds = Consistency.of(@document, Survey::SettledRoles.of(@document), rules: names)
+          ends + odds.map { |odd| finding_of(odd) }
         end
 
         private
 
-        def told(odd)
+        def finding_of(odd)
           finding("consistent.#{odd.rule}", paragraph: odd.paragraph, section: odd.section, message: odd.message,
             asked: odd.usual, found: odd.found, cause: [odd.message, odd.section], mend: mend(odd))
         end

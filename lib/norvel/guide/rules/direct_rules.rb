@@ -27,9 +27,9 @@ module Norvel
 
         # Judged once for all that are set alike and are the same.
         def on(paragraph)
-          return [] if @clear.nil? || paragraph.undressed?
+          return [] if @clear.nil? || paragraph.by_style_alone?
           alike = @judged[[@check.role(paragraph), @check.sure?(paragraph)]] ||= {}
-          verdict = alike.fetch(paragraph.whole_makeup) { |makeup| alike[makeup] = verdict(paragraph) }
+          verdict = alike.fetch(paragraph.whole_formatting) { |formatting| alike[formatting] = verdict(paragraph) }
           verdict ? [verdict.at(paragraph)] : []
         end
 
@@ -65,7 +65,7 @@ module Norvel
         # Text of a role that the guide names no style for, still in the file's base style: a style of its own can take
         # over its look.
         def put_in_usual(paragraph)
-          return unless @document.style_of(paragraph).equal?(@document.sheet.default)
+          return unless @document.style_of(paragraph).equal?(@document.styles.default)
           role = @check.role(paragraph)
           style = Survey::Roles[role].style
           return if style.nil? || @guide.role(role)["style"] || role == "body" || !style_for_paragraphs?(style)

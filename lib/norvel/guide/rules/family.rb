@@ -35,7 +35,7 @@ module Norvel
 
         # Can paragraphs go in a style of this name? Not where it is one of words or tables.
         def style_for_paragraphs?(name)
-          !@document.sheet.called(name).nil? || @document.sheet.named(name).nil?
+          !@document.styles.called(name).nil? || @document.styles.named(name).nil?
         end
 
         def asked?(name)

@@ -104,7 +104,7 @@ module Norvel
           found = section[field]
           return if (least.nil? || found >= least - slack) && (most.nil? || found <= most + slack)
           target = (least && found < least) ? least : most
-          said = said(least, most)
+          said = range_words(least, most)
           finding("page.margin.#{seen}", section: number, message: "The #{side} margin is not #{said}",
             asked: said, found: length(found), cause: [side, target], cite: @guide.page["cite"],
             mend: mend("Set the #{side} margin to #{length(target)}", field => target))
@@ -115,7 +115,7 @@ module Norvel
           range.values_at("min", "max").map { |text| text && Length.typed(text) }
         end
 
-        def said(least, most)
+        def range_words(least, most)
           return length(least) if least == most
           bounds = {"at least" => least, "at most" => most}.compact
           bounds.map { |words, bound| "#{words} #{length(bound)}" }.join(", ")

@@ -21,7 +21,7 @@ module Norvel
           @style = @document.style_of(paragraph)
           @set = @document.cascade.decided(name, paragraph, run)
           @wanted = check.guide.role(role)["style"] || (Survey::Roles[role].style if shared?)
-          @barred = @wanted && @document.sheet.called(@wanted).nil? && @document.sheet.named(@wanted)
+          @barred = @wanted && @document.styles.called(@wanted).nil? && @document.styles.named(@wanted)
         end
 
         # What findings of one cause share.
@@ -71,7 +71,7 @@ module Norvel
 
         # [label, step]: into the role's style, or the style changed; nil when the style is right.
         def in_style
-          called = @wanted && @document.sheet.called(@wanted)
+          called = @wanted && @document.styles.called(@wanted)
           if @wanted && !@style.equal?(called) && !(called && @style.variant_of?(called))
             return unless @check.guide.role(@role)["style"] || !style_right?
             return ["Put them in #{@wanted}", [:put_in_style, @wanted, @role]]

@@ -106,7 +106,7 @@ module Norvel
           return false unless @check.sure?(paragraph)
           style = @document.style_of(paragraph)
           return true if style.nil? || style.default || @document.decisions.key?(paragraph.id)
-          told = Survey::StyleRoles.by_itself(@document.sheet, style)
+          told = Survey::StyleRoles.by_itself(@document.styles, style)
           return told != "body" || role == "body" || @check.confidence(paragraph) >= AGAINST if told
           @uniform ||= {}
           @uniform.fetch([style.id, role]) do |key|
@@ -121,7 +121,7 @@ module Norvel
 
         # Is the paragraph in the style of this name?
         def in_style?(paragraph, wanted)
-          @wanted_styles ||= Hash.new { |known, name| known[name] = [@document.sheet.called(name)] }
+          @wanted_styles ||= Hash.new { |known, name| known[name] = [@document.styles.called(name)] }
           style = @wanted_styles[wanted].first
           own = @document.style_of(paragraph)
           !style.nil? && (style.equal?(own) || own&.variant_of?(style))
@@ -135,7 +135,7 @@ module Norvel
         # Every judgement is made once for all paragraphs that are set alike and look alike in most of their letters.
         def properties(paragraph, role)
           alike = (@judged[role] ||= {}.compare_by_identity)[@document.letter_look(paragraph)] ||= {}
-          verdicts = alike[paragraph.makeup] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
+          verdicts = alike[paragraph.formatting] ||= on_paragraph(paragraph, role) + on_runs(paragraph, role)
           return verdicts if verdicts.empty?
           sure = @check.sure?(paragraph) || chosen?(paragraph, role)
           verdicts.map { |verdict| (sure ? verdict : unsure(verdict)).at(paragraph) }
@@ -156,7 +156,7 @@ module Norvel
           return [] if requirements(role, :run).empty?
           most = @document.letter_look(paragraph)
           broken = {}
-          paragraph.makeup.letters.reject(&:symbols?).each do |run|
+          paragraph.formatting.letters.reject(&:symbols?).each do |run|
             look = @document.run_look(run, paragraph)
             faults(role, look).each { |name| broken[name] ||= run if counts?(name, look, most) }
           end

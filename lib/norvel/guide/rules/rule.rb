@@ -15,14 +15,14 @@ module Norvel
         end
 
         # The word the guide has at its switch, or for all of its group; nil when it says nothing or allows it.
-        def said(guide)
+        def asked(guide)
           word = switch&.inject(guide.data) { |stated, key| stated.is_a?(Hash) ? stated[key] : stated }
           word unless word == "allow"
         end
 
         # The severity in this guide: a switch may name one itself.
         def severity_in(guide)
-          word = said(guide)
+          word = asked(guide)
           Check::SEVERITIES.include?(word) ? word : severity
         end
       end

@@ -30,7 +30,7 @@ module Norvel
         # Is it in a style that someone chose for text, as opposed to the file's base style?
         def text_by_style?(paragraph)
           style = document.style_of(paragraph)
-          !style.equal?(document.sheet.default) && [nil, "body"].include?(StyleRoles.of_style(document.sheet, style))
+          !style.equal?(document.styles.default) && [nil, "body"].include?(StyleRoles.of_style(document.styles, style))
         end
 
         # A paragraph of short lines, as verse and addresses are typed.

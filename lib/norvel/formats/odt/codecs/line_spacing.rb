@@ -16,7 +16,7 @@ module Norvel
           def read(attributes, _fonts)
             height, least, extra = attributes.values_at(*names)
             return {rule: "at_least", value: points(least)} if least && points(least)
-            return said(height) if height
+            return spacing_of(height) if height
             {rule: "at_least", value: (NATURAL + points(extra)).round(4)} if extra && points(extra)
           end
 
@@ -32,7 +32,7 @@ module Norvel
 
           private
 
-          def said(text)
+          def spacing_of(text)
             return {rule: "multiple", value: 1.0} if text == "normal"
             share = text[/\A\s*(\d{1,6}(?:\.\d{1,6})?)\s*%/, 1]
             return {rule: "multiple", value: (share.to_f / 100).clamp(0.01, 100.0).round(4)} if share

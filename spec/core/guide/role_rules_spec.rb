@@ -1,0 +1,117 @@
+# frozen_string_literal: true
+
+RSpec.describe Norvel::Guide::Rules::RoleRules do
+  let(:running) { "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years." }
+  let(:body_style) { style("BodyText", "Body Text", rpr: '<w:sz w:val="24"/>') }
+  let(:guide) do
+    Norvel::Guide.new(<<~YAML)
+      norvel_guide: 1
+      name: Test
+      roles:
+        body: {style: Body Text, size: 12pt, bold: false, font: Arial}
+        heading_1: {style: Heading 1, bold: true, size: {min: 14pt}}
+        quote: {style: Block Quote, from_words: 15, indent_left: 0.5in}
+        table_text: {size: {max: 11pt}}
+    YAML
+  end
+
+  def check(body, styles: "")
+    Norvel::Guide::Check.new(guide, docx(body, styles:, defaults: defaults("Arial", 24)))
+  end
+
+  def rules(body, styles: "")
+    check(body, styles:).findings.map(&:rule)
+  end
+
+  def mended(body, styles: "")
+    Norvel::Guide::Plan.new(guide, docx(body, styles:, defaults: defaults("Arial", 24))).after
+  end
+
+  it "finds nothing where all is as asked" do
+    expect(rules(p(r(running), '<w:pStyle w:val="BodyText"/>') * 3, styles: body_style)).to be_empty
+  end
+
+  it "judges every letter by font and size, and most of them by emphasis" do
+    mixed = p(r(running) + r(" and a word", '<w:sz w:val="20"/>') + r(" in bold", "<w:b/>"), '<w:pStyle w:val="BodyText"/>')
+    expect(rules(mixed + (p(r(running), '<w:pStyle w:val="BodyText"/>') * 3), styles: body_style)).to eq ["role.body.size"]
+  end
+
+  it "lets note marks and indices be smaller" do
+    small = p(r(running) + r("2", '<w:vertAlign w:val="superscript"/><w:sz w:val="16"/>'), '<w:pStyle w:val="BodyText"/>')
+    expect(rules(small, styles: body_style)).to be_empty
+  end
+
+  it "leaves symbols in their font" do
+    symbol = p(r(running) + r("\uF0FC", '<w:rFonts w:ascii="Symbol" w:hAnsi="Symbol"/>'), '<w:pStyle w:val="BodyText"/>')
+    expect(rules(symbol, styles: body_style)).to be_empty
+  end
+
+  it "speaks of short quotations only where the guide does" do
+    quotes = style("BlockQuote", "Block Quote")
+    short = p(r("Six words are a short quotation"), '<w:pStyle w:val="BlockQuote"/>')
+    long = p(r(running), '<w:pStyle w:val="BlockQuote"/>')
+    expect([rules(short, styles: quotes), rules(long, styles: quotes)]).to eq [[], ["role.quote.indent_left"]]
+  end
+
+  it "judges text in tables as such" do
+    table = "<w:tbl><w:tr><w:tc>#{p(r("A cell"))}</w:tc><w:tc>#{p(r("12"))}</w:tc></w:tr></w:tbl>"
+    expect(rules(table + p(r(running), '<w:pStyle w:val="BodyText"/>'), styles: body_style)).to eq ["role.table_text.size"] * 2
+  end
+
+  describe "a heading that is one by its look alone" do
+    let(:text) { (p(r("Sources", '<w:b/><w:sz w:val="36"/>')) + p(r(running), '<w:pStyle w:val="BodyText"/>') * 3) * 2 }
+
+    it "is found as such, with the reasons, and is not judged as body text" do
+      findings = check(p(r(running), '<w:pStyle w:val="BodyText"/>') + text, styles: body_style).findings
+      expect(findings.map(&:rule).uniq).to eq ["headings.unmarked"]
+      expect(findings.first.found).to include("larger than the text")
+    end
+
+    it "is put in its style, and keeps its look" do
+      document = mended(p(r(running), '<w:pStyle w:val="BodyText"/>') + text, styles: body_style)
+      headings = document.paragraphs.select { |paragraph| paragraph.text == "Sources" }
+      expect(headings.map { |paragraph| document.style_name(paragraph) }).to eq ["Heading 1", "Heading 1"]
+      expect(document.letter_look(headings.first)[:bold]).to be true
+    end
+  end
+
+  describe "mends" do
+    it "changes the style where the style is the cause" do
+      document = mended(p(r(running), '<w:pStyle w:val="BodyText"/>') * 2, styles: style("BodyText", "Body Text", rpr: '<w:sz w:val="20"/>'))
+      expect(document.styles["BodyText"].run[:size]).to eq 12.0
+    end
+
+    it "clears what was set by hand where the style is right" do
+      document = mended(p(r(running, '<w:sz w:val="20"/>'), '<w:pStyle w:val="BodyText"/>') + (p(r(running), '<w:pStyle w:val="BodyText"/>') * 2), styles: body_style)
+      expect(document.paragraphs[0].runs[0].direct).to be_empty
+      expect(document.styles["BodyText"].run[:size]).to eq 12.0
+    end
+
+    it "never changes the base of all styles for the sake of body text" do
+      document = mended(p(r(running, '<w:sz w:val="20"/>')) * 3, styles: style("Heading1", "heading 1", based_on: "Normal"))
+      expect(document.styles["Normal"].run).to be_empty
+      expect(document.paragraphs.map { |paragraph| document.style_name(paragraph) }.uniq).to eq ["Body Text"]
+    end
+
+    it "makes a style that is missing with all that the guide asks of it" do
+      document = mended(p(r(running)) * 3)
+      made = document.styles.named("Body Text")
+      expect([made.run[:size], made.run[:font], made.run[:bold]]).to eq [12.0, "Arial", false]
+    end
+
+    it "is done in one go, and a second time changes nothing" do
+      once = mended(p(r(running, '<w:sz w:val="20"/>')) * 3)
+      expect(Norvel::Guide::Plan.new(guide, once)).to be_nothing
+    end
+  end
+
+  it "keeps its findings of paragraphs that an edit did not touch, and finds the same as anew" do
+    document = docx(p(r(running)) * 3 + p(r(running), '<w:pStyle w:val="BodyText"/>'), styles: body_style)
+    before = Norvel::Guide::Check.new(guide, document)
+    edited = Norvel::Edits::PutInStyle.new([2], "BodyText", hand: :stays).change(document)
+    after = Norvel::Guide::Check.new(guide, edited, before:)
+    anew = Norvel::Guide::Check.new(guide, edited)
+    expect(after.findings.map { |f| [f.rule, f.paragraph, f.found] }).to eq anew.findings.map { |f| [f.rule, f.paragraph, f.found] }
+    expect(after.on(1)).to equal before.on(1)
+  end
+end
