@@ -40,7 +40,8 @@ end
 bulk = median(5) { |n| edit.call("1-2000", n.even? ? "Normal" : "BodyText") }
 puts "2,400 paragraphs, some 300 pages; reading the document once is #{(reading * 1000).round} ms"
 {"opening the galley" => [opening, 1000], "a style on one paragraph" => [one, 100],
- "counting what is left, after it" => [@standing, nil], "a style on 2,000 paragraphs" => [bulk, 500]}.each do |name, (time, target)|
+ "counting what is left, after it" => [@standing, nil], "a style on 2,000 paragraphs" => [bulk, 500]}
+  .each do |name, (time, target)|
   printf "%-34s %5.0f ms   %5.2f of reading%s\n", name, time * 1000, time / reading,
     target ? "   (target under #{target} ms)" : ""
 end

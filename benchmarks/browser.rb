@@ -36,7 +36,8 @@ class Measured
     opening = median(5) { |n| visit("#{place}?at=#{(400 * n) + 10}") && find("#row-#{(400 * n) + 10}") }
     visit "#{place}?at=500"
     find("#bench h2", text: "Paragraph")
-    one = Array.new(7) { |n| by_the_page(n.even? ? "2" : "0", "#row-500 .sname", n.even? ? "Heading 2" : "Body Text") }.sort[3]
+    one = Array.new(7) { |n| by_the_page(n.even? ? "2" : "0", "#row-500 .sname", n.even? ? "Heading 2" : "Body Text") }
+      .sort[3]
     smooth = page.evaluate_async_script(<<~JS)
       const done = arguments[0], box = document.querySelector("#galley"); let last = performance.now(), worst = [], n = 0;
       const step = (now) => { worst.push(now - last); last = now; box.scrollTop += 60; (n++ < 240) ? requestAnimationFrame(step) : done(worst.sort((a, b) => b - a)); };
@@ -48,7 +49,8 @@ class Measured
     puts "opening the galley at a place, to its text on the screen   #{(opening * 1000).round} ms"
     puts "a style by a key, to the row in its new style              #{(one * 1000).round} ms"
     puts "2,400 paragraphs in a style by a key, to the answer        #{(bulk * 1000).round} ms"
-    puts "scrolling 14,000 px: the worst frames #{smooth.first(3).map(&:round).join(", ")} ms, the median #{smooth[smooth.size / 2].round} ms"
+    puts "scrolling 14,000 px: the worst frames #{smooth.first(3).map(&:round)
+      .join(", ")} ms, the median #{smooth[smooth.size / 2].round} ms"
   end
 end
 

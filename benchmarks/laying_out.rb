@@ -41,7 +41,8 @@ class LayingOut
     tell "cold, against Chromium's warm untagged print (asked: 0.5)", cold, browser[:print]
     Norvel::Layout.of(@document)
     tell "size of body text, against Chromium's own (asked: 0.5)", changed({size: 12.5}, {size: 13.0}), browser[:size]
-    tell "spacing of body text, against Chromium's own (asked: 0.1)", changed({space_after: 3.0}, {space_after: 6.0}), browser[:spacing]
+    tell "spacing of body text, against Chromium's own (asked: 0.1)", changed({space_after: 3.0}, {space_after: 6.0}),
+      browser[:spacing]
     puts format("one paragraph: %.1f ms (asked: 5)", one_paragraph * 1000)
     puts "memory of a process that read and laid it out: #{memory.to_i / 1024} MB (asked: 250 at 300 pages)"
     grow
@@ -85,11 +86,15 @@ class LayingOut
         done(times.sort((a, b) => a - b)[2]);
       JS
     end
-    {print:, size: own["p { font-size: Npt !important } p * { font-size: Npt !important }"], spacing: own["p { margin-bottom: Npt !important }"]}
+    {print:, size: own["p { font-size: Npt !important } p * { font-size: Npt !important }"],
+     spacing: own["p { margin-bottom: Npt !important }"]}
   end
 
   def changed(*values)
-    documents = Array.new(6) { |n| Norvel::Edits::ChangeStyle.new(@body, values[n % values.size].transform_values { |value| value + (n * 0.5) }).change(@document) }
+    documents = Array.new(6) do |n|
+      Norvel::Edits::ChangeStyle.new(@body, values[n % values.size].transform_values { |value| value + (n * 0.5) })
+        .change(@document)
+    end
     median(6) { |n| Norvel::Layout.of(documents[n], known: Norvel::Layout.pages(@document)) }
   end
 
@@ -97,7 +102,8 @@ class LayingOut
     documents = Array.new(9) do |n|
       paragraph = @document.paragraphs[(n * 250) + 11]
       run = paragraph.runs.first
-      @document.replace([paragraph.with(runs: [run.with(text: run.text.sub(/\w+/, "breakwater")), *paragraph.runs.drop(1)].freeze)])
+      @document.replace([paragraph.with(runs: [run.with(text: run.text.sub(/\w+/, "breakwater")),
+        *paragraph.runs.drop(1)].freeze)])
     end
     median(9) { |n| Norvel::Layout.of(documents[n], known: Norvel::Layout.pages(@document)) }
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Memory of the application while one 300-page document is edited 600 times, its galley, sheets and findings opened after
-# each: what it holds then, against what it held after the first 20. Target: at most 1.2 times.
+# Memory of the application while one 300-page document is edited 600 times, its galley, sheets and findings opened
+# after each: what it holds then, against what it held after the first 20. Target: at most 1.2 times.
 require "tmpdir"
 folder = Dir.mktmpdir
 ENV["NORVEL_DATABASE"] = "#{folder}/b.sqlite3"

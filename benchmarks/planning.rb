@@ -26,7 +26,8 @@ def figures(paragraphs)
   plan = median(5) { |n| plans << Norvel::Guide::Plan.new(GUIDE, documents[n], check: checks[n]) }
   done = median(5) { |n| Norvel::Guide::MendSafe.new(GUIDE, plan: plans[n]).apply(documents[n]) }
   puts "#{paragraphs} paragraphs; reading once is #{(reading * 1000).round} ms"
-  {"roles suggested" => roles, "held against the guide" => check, "the plan" => plan, "and done, under the seal" => done}
+  {"roles suggested" => roles, "held against the guide" => check, "the plan" => plan,
+   "and done, under the seal" => done}
     .each { |what, time| printf "  %-28s %6.0f ms   %5.2f of reading\n", what, time * 1000, time / reading }
 end
 

@@ -37,7 +37,8 @@ Dir.mktmpdir do |folder|
     [Timing.median(3) { system(norvel, "inspect", path, "--json", out: File::NULL, exception: true) },
       Timing.median(5) { system(norvel, "guides", out: File::NULL, exception: true) }]
   end
-  puts "#{document.paragraphs.size} paragraphs, #{document.paragraphs.sum { |p| p.runs.size }} runs, #{document.word_count} words"
+  puts "#{document.paragraphs.size} paragraphs, #{document.paragraphs.sum { |p| p.runs.size }} runs, #{document
+    .word_count} words"
   printf "reading with all looks / bare parse of the XML       %5.2f   (target at most 4; %.0f and %.0f ms)\n",
     full / bare, full * 1000, bare * 1000
   printf "python-docx walking the runs / reading               %5.2f   (target at least 8; %.0f ms)\n", walked / full,

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The ripple of a change of the base style on 300 pages, findings and pages included, as milliseconds and as a ratio to the bare
-# parse of the document's XML in the same run.
+# The ripple of a change of the base style on 300 pages, findings and pages included, as milliseconds and as a ratio to
+# the bare parse of the document's XML in the same run.
 $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "bundler/setup"
 require "norvel"
@@ -17,7 +17,8 @@ Dir.mktmpdir do |folder|
   bare = Timing.median(5) { Nokogiri::XML(xml) }
   ripple = lambda do |edit|
     found = Norvel::Report::Ripple.new(edit, document, check)
-    [Norvel::Layout.pages(found)&.changed, found.styles, found.moved, found.unmoved, found.findings_gone, found.findings_come,
+    [Norvel::Layout.pages(found)&.changed, found.styles, found.moved, found.unmoved, found.findings_gone,
+      found.findings_come,
       found.samples]
   end
   changes = {
@@ -36,6 +37,7 @@ Dir.mktmpdir do |folder|
   changes.each do |name, make|
     edits = Array.new(9) { |n| make[n] }
     time = Timing.median(9) { |n| ripple[edits[n]] }
-    printf "%-32s %5.0f ms   %5.2f of the bare parse   (pages included; target under 300 ms)\n", name, time * 1000, time / bare
+    printf "%-32s %5.0f ms   %5.2f of the bare parse   (pages included; target under 300 ms)\n", name, time * 1000,
+      time / bare
   end
 end

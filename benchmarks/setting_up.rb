@@ -12,7 +12,8 @@ xml = Sample.parts["word/document.xml"]
 Dir.mktmpdir do |folder|
   document = Norvel::Formats.read_file(Sample.write("#{folder}/sample.docx"))
   heading = document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }
-  listed = Norvel::Edits::PutInContents.new(heading.id, levels: 2).apply(document.tap { |one| Norvel::Layout.of(one) }).after
+  listed = Norvel::Edits::PutInContents.new(heading.id, levels: 2).apply(document.tap { |one| Norvel::Layout.of(one) })
+    .after
   Norvel::Layout.of(listed)
   chapter = listed.paragraphs.find { |one| one.id == heading.id }
   matter = Norvel::Edits::SetMatters::Matter

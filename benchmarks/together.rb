@@ -47,7 +47,8 @@ Server.open do |server|
   end
   codes = changes.flat_map(&:value)
   changed = Process.clock_gettime(Process::CLOCK_MONOTONIC) - began - read
-  printf "20 uploads of 300 pages at once   answered %.1f s, read %.1f s, %s\n", uploaded, read, answers.map(&:code).tally
+  printf "20 uploads of 300 pages at once   answered %.1f s, read %.1f s, %s\n", uploaded, read,
+    answers.map(&:code).tally
   waits.each do |path, list|
     printf "%-33s %5.3f s at most, %.3f at the median\n", path, list.max, list.sort[list.size / 2]
   end

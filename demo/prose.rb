@@ -37,7 +37,8 @@ module Demo
       "What remains is a question of tides."].freeze
     WORKS = ["Salt and Timber", "The Harbour Book", "On Tides and Their Uses", "A Survey of the Ravel Sands",
       "Wheels below Water"].freeze
-    NOUNS = %w[Timber Tides Leases Wheels Sluices Accounts Planks Repairs Dues Channels Surveys Wardens Drawings Stones Seasons].freeze
+    NOUNS = %w[Timber Tides Leases Wheels Sluices Accounts Planks Repairs Dues Channels Surveys Wardens Drawings Stones
+      Seasons].freeze
     HEADS = ["Reading the %s", "%s and their keepers", "What the %s show", "%s in the third lease", "The dating of %s",
       "%s after the breach", "Counting the %s", "Lost and found %s", "%s between two surveys", "A note on %s"].freeze
 

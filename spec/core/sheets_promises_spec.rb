@@ -10,7 +10,9 @@ RSpec.describe "matters and contents lists on any document" do
   end
 
   def set_up(document)
-    document.sections.map { |one| [one.starts, one.number_format, one.number_start, one.title_page, one.width.round(1), one.margin_left.round(1)] }
+    document.sections.map do |one|
+      [one.starts, one.number_format, one.number_start, one.title_page, one.width.round(1), one.margin_left.round(1)]
+    end
   end
 
   # Two matters that meet at a paragraph of the text; the document as it was where none can.
@@ -19,7 +21,8 @@ RSpec.describe "matters and contents lists on any document" do
     matter = Norvel::Edits::SetMatters::Matter
     Norvel::Edits::SetMatters.new([
       matter.new(paragraph: document.paragraphs[0].id, format: "lower_roman", shown_first: dice.rand < 0.5),
-      matter.new(paragraph: top[1 + dice.rand(top.size - 1)].id, start: dice.rand(1..9), begins: %w[next_page odd_page][dice.rand(2)])
+      matter.new(paragraph: top[1 + dice.rand(top.size - 1)].id, start: dice.rand(1..9),
+        begins: %w[next_page odd_page][dice.rand(2)])
     ]).apply(document).after
   rescue Norvel::Refused
     document
@@ -37,7 +40,9 @@ RSpec.describe "matters and contents lists on any document" do
     at = document.paragraphs.find { |one| one.container.nil? && document.look(one)[:outline_level] == 1 } or return
     again = reread(Norvel::Edits::PutInContents.new(at.id, levels: 3).apply(document).after)
     expect(wrong(again)).to eq []
-    heads = again.paragraphs.select { |one| one.container.nil? && again.look(one)[:outline_level].between?(1, 3) && !one.special? && !one.blank? }
+    heads = again.paragraphs.select do |one|
+      one.container.nil? && again.look(one)[:outline_level].between?(1, 3) && !one.special? && !one.blank?
+    end
     return if heads.empty?
     changed = Norvel::Edits::Retype.new(heads[dice.rand(heads.size)].id, "Another heading").apply(again).after
     number = Norvel::Structure::ContentsLists.in(changed).index { |list| list.levels == (1..3) }

@@ -3,9 +3,13 @@
 require "open3"
 Browser.boot
 
-# Source: the npm library docx-preview 0.4, which draws a .docx as HTML; the browser's computed styles are compared with our looks.
+# Source: the npm library docx-preview 0.4, which draws a .docx as HTML; the browser's computed styles are compared with
+# our looks.
 RSpec.describe "looks against what a browser computes", type: :feature do
-  let(:libraries) { %w[jszip/dist/jszip.min.js docx-preview/dist/docx-preview.min.js].map { |path| File.expand_path("../node_modules/#{path}", __dir__) } }
+  let(:libraries) do
+    %w[jszip/dist/jszip.min.js docx-preview/dist/docx-preview.min.js]
+      .map { |path| File.expand_path("../node_modules/#{path}", __dir__) }
+  end
 
   def drawn(bytes)
     folder = Dir.mktmpdir
@@ -26,15 +30,18 @@ RSpec.describe "looks against what a browser computes", type: :feature do
   def ours(document, paragraph)
     look, letters = document.look(paragraph), document.run_look(paragraph.runs.first, paragraph)
     color = (letters[:color] == "auto") ? "#000000" : letters[:color]
-    {"text" => paragraph.text, "align" => look[:align], "left" => look[:indent_left], "first" => look[:first_line], "before" => look[:space_before], "after" => look[:space_after], "size" => letters[:size],
-     "bold" => letters[:bold], "italic" => letters[:italic], "font" => letters[:font], "color" => "rgb(#{Norvel::Colour.channels(color).join(", ")})"}
+    {"text" => paragraph.text, "align" => look[:align], "left" => look[:indent_left], "first" => look[:first_line],
+     "before" => look[:space_before], "after" => look[:space_after], "size" => letters[:size],
+     "bold" => letters[:bold], "italic" => letters[:italic], "font" => letters[:font],
+     "color" => "rgb(#{Norvel::Colour.channels(color).join(", ")})"}
   end
 
   def compare(bytes)
     document = Norvel::Formats.read(bytes, name: "x.docx")
     theirs = drawn(bytes)
     # Notes and feet are drawn among the paragraphs: partners are found by their letters.
-    waiting = document.paragraphs.reject { |paragraph| paragraph.runs.empty? || paragraph.blank? }.group_by { |paragraph| paragraph.text.gsub(/\W/, "") }
+    waiting = document.paragraphs.reject { |paragraph| paragraph.runs.empty? || paragraph.blank? }
+      .group_by { |paragraph| paragraph.text.gsub(/\W/, "") }
     agree = differ = 0
     theirs.each do |their|
       paragraph = waiting[their["text"].gsub(/\W/, "")]&.shift or next
@@ -43,7 +50,8 @@ RSpec.describe "looks against what a browser computes", type: :feature do
         found = their[key]
         found = {"start" => "left", "end" => "right"}.fetch(found, found) if key == "align"
         same = value.is_a?(Numeric) ? ((found * 0.75) - value).abs < 0.06 : found == value
-        same ? agree += 1 : (differ += 1) && (differ < 4) && warn("  #{own["text"][0, 30]}: #{key} browser #{found}, ours #{value}")
+        same ? agree += 1 : (differ += 1) && (differ < 4) &&
+          warn("  #{own["text"][0, 30]}: #{key} browser #{found}, ours #{value}")
       end
     end
     [agree, agree + differ]
@@ -55,7 +63,8 @@ RSpec.describe "looks against what a browser computes", type: :feature do
     expect(status).to be_success
     made = compare(File.binread(path))
     mended = compare(written(Norvel::Guide::Plan.new(thesis_guide, thesis).after))
-    puts "\n  docx-preview in the browser: #{made.join(" of ")} values of a file by python-docx agree, #{mended.join(" of ")} of the mended thesis"
+    puts "\n  docx-preview in the browser: #{made.join(" of ")} values of a file by " \
+      "python-docx agree, #{mended.join(" of ")} of the mended thesis"
     expect([made, mended].map { |agree, all| agree.fdiv(all) }).to all be > 0.97
   end
 end

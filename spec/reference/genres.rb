@@ -118,26 +118,28 @@ module Genres
       body| I have read the by-laws of the harbour and shall keep to them as long as my vessel lies at one of its moorings.
       other| Date: ____________ Signature: ____________________
     TEXT
-    "paper en" => [{"title" => {size: 18.0}, "heading_1" => {bold: true, size: 14.0}, "caption" => {italic: true, size: 10.0}}, <<~TEXT],
-      title| Counting Gates: sluices of the Ravel in two registers
-      other| Ines Aldermoor
-      heading_1| Abstract
-      body| Two registers of the sluices of the Ravel differ by eleven gates. This paper shows that both are right, and that they were made for different ends.
-      heading_1| Introduction
-      body| Whoever has worked with the registers knows that they do not agree. Most writers have followed the later one, as it is easier to read (Brack 1950).
-      quote| “We have walked the wall from the mill to the sea, and have found of gates great and small no more than three and twenty, whereof four were shut and would not open for us or for the keeper, who told us that they had been so since the flood.”
-      heading_1| Sources and Method
-      body| Every gate that is named in one of the registers was looked for on the ground, with the help of the survey of 1871 and of the owners of the land.
-      caption| Figure 1. Gates found on the ground, by parish
-      body| Figure 1 shows that most of the gates that are missing from the earlier register lie east of the mill, on land that was not drained until later.
-      heading_1| What the Earlier Register Leaves Out
-      body| The earlier register leaves out all gates that paid no due. It is a list of income, not of buildings, and its maker never claimed anything else.
-      heading_1| References
-      reference_entry| Aldermoor, I. (2019). Salt and Timber. Ravelmouth: Quay Press.
-      reference_entry| Brack, B. (1950). Gates of the Ravel. Ravelmouth: Quay Press.
-      reference_entry| Cullen, C. and Farrow, O. (2003). ‘Dues after the breach’, Journal of Small Harbours, 4, pp. 12–31.
-      reference_entry| Eskew, D. (1998). The Drained Land. Dunmere: Marsh Books.
-    TEXT
+    "paper en" => [{"title" => {size: 18.0}, "heading_1" => {bold: true, size: 14.0},
+                    "caption" => {italic: true, size: 10.0}},
+      <<~TEXT],
+        title| Counting Gates: sluices of the Ravel in two registers
+        other| Ines Aldermoor
+        heading_1| Abstract
+        body| Two registers of the sluices of the Ravel differ by eleven gates. This paper shows that both are right, and that they were made for different ends.
+        heading_1| Introduction
+        body| Whoever has worked with the registers knows that they do not agree. Most writers have followed the later one, as it is easier to read (Brack 1950).
+        quote| “We have walked the wall from the mill to the sea, and have found of gates great and small no more than three and twenty, whereof four were shut and would not open for us or for the keeper, who told us that they had been so since the flood.”
+        heading_1| Sources and Method
+        body| Every gate that is named in one of the registers was looked for on the ground, with the help of the survey of 1871 and of the owners of the land.
+        caption| Figure 1. Gates found on the ground, by parish
+        body| Figure 1 shows that most of the gates that are missing from the earlier register lie east of the mill, on land that was not drained until later.
+        heading_1| What the Earlier Register Leaves Out
+        body| The earlier register leaves out all gates that paid no due. It is a list of income, not of buildings, and its maker never claimed anything else.
+        heading_1| References
+        reference_entry| Aldermoor, I. (2019). Salt and Timber. Ravelmouth: Quay Press.
+        reference_entry| Brack, B. (1950). Gates of the Ravel. Ravelmouth: Quay Press.
+        reference_entry| Cullen, C. and Farrow, O. (2003). ‘Dues after the breach’, Journal of Small Harbours, 4, pp. 12–31.
+        reference_entry| Eskew, D. (1998). The Drained Land. Dunmere: Marsh Books.
+      TEXT
     "notice it" => [{"title" => {bold: true, size: 16.0}, "heading_1" => {bold: true}}, <<~TEXT],
       title| Avviso ai naviganti
       other| Ravelmouth, 9 gennaio 2026
@@ -148,26 +150,28 @@ module Genres
       heading_1| Informazioni
       body| Per ogni informazione è possibile rivolgersi all’ufficio del porto, aperto tutti i giorni feriali dalle nove alle tredici.
     TEXT
-    "thesis pt" => [{"title" => {bold: true, size: 22.0}, "heading_1" => H[1], "heading_2" => H[2], "heading_3" => H[3]}, <<~TEXT],
-      title| As marés do Ravel e os seus moinhos
-      other| Dissertação apresentada à Universidade de Ravelmouth
-      other| Ines Aldermoor
-      other| 2026
-      heading_1| Resumo
-      body| Esta dissertação estuda os moinhos de maré do Ravel entre 1780 e 1871, com base nos livros de contas e em dois levantamentos do canal.
-      heading_1| 1 Introdução
-      body| Os moinhos de maré foram durante muito tempo o centro da vida económica da vila, e o seu desaparecimento foi mais lento do que se tem dito.
-      heading_2| 1.1 As fontes
-      body| Os livros de contas conservam-se quase completos na capitania. Faltam apenas dois anos, que podem ser supridos pelas cópias enviadas à cidade.
-      heading_2| 1.2 O método
-      body| Cada reparação foi registada com a data, o custo e o material usado, e comparada com as alturas da maré observadas no mesmo mês.
-      heading_3| 1.2.1 As alturas da maré
-      body| As alturas foram lidas no marco do cais velho e reduzidas ao zero atual, segundo a tabela publicada pela capitania no século passado.
-      heading_1| 2 Os moinhos
-      body| Houve no Ravel ao todo nove moinhos de maré, dos quais seis trabalhavam ainda quando o canal foi desviado para norte.
-      heading_1| Conclusão
-      body| Os moinhos não desapareceram por falta de água nem de trigo, mas porque deixou de haver quem soubesse consertá-los a tempo.
-    TEXT
+    "thesis pt" => [{"title" => {bold: true, size: 22.0}, "heading_1" => H[1], "heading_2" => H[2],
+                     "heading_3" => H[3]},
+      <<~TEXT],
+        title| As marés do Ravel e os seus moinhos
+        other| Dissertação apresentada à Universidade de Ravelmouth
+        other| Ines Aldermoor
+        other| 2026
+        heading_1| Resumo
+        body| Esta dissertação estuda os moinhos de maré do Ravel entre 1780 e 1871, com base nos livros de contas e em dois levantamentos do canal.
+        heading_1| 1 Introdução
+        body| Os moinhos de maré foram durante muito tempo o centro da vida económica da vila, e o seu desaparecimento foi mais lento do que se tem dito.
+        heading_2| 1.1 As fontes
+        body| Os livros de contas conservam-se quase completos na capitania. Faltam apenas dois anos, que podem ser supridos pelas cópias enviadas à cidade.
+        heading_2| 1.2 O método
+        body| Cada reparação foi registada com a data, o custo e o material usado, e comparada com as alturas da maré observadas no mesmo mês.
+        heading_3| 1.2.1 As alturas da maré
+        body| As alturas foram lidas no marco do cais velho e reduzidas ao zero atual, segundo a tabela publicada pela capitania no século passado.
+        heading_1| 2 Os moinhos
+        body| Houve no Ravel ao todo nove moinhos de maré, dos quais seis trabalhavam ainda quando o canal foi desviado para norte.
+        heading_1| Conclusão
+        body| Os moinhos não desapareceram por falta de água nem de trigo, mas porque deixou de haver quem soubesse consertá-los a tempo.
+      TEXT
     "verse en" => [{"title" => {bold: true, size: 16.0}, "heading_1" => {bold: true, size: 14.0}}, <<~TEXT],
       title| Songs of the Quay
       heading_1| The Keeper

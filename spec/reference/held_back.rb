@@ -16,55 +16,60 @@ module HeldBack
       heading_1| What if the tide is wrong?
       body| Wait at the outer buoy. The bar has a depth of two metres at low water, and no boat should cross it in a swell from the south.
     TEXT
-    "ordinance de" => [{"title" => {bold: true, size: 16.0}, "heading_1" => {bold: true, size: 13.0}, "heading_2" => B}, <<~TEXT],
-      title| Hafenordnung der Stadt Ravelmouth
-      other| vom 3. Februar 2026
-      heading_1| Abschnitt I. Allgemeines
-      heading_2| § 1 Geltungsbereich
-      body| Diese Ordnung gilt für alle Fahrzeuge, die den Hafen anlaufen, in ihm liegen oder ihn verlassen, und für alle Personen, die sich auf den Anlagen aufhalten.
-      heading_2| § 2 Begriffe
-      list_item| a) Hafen ist die Wasserfläche innerhalb der Molen.
-      list_item| b) Fahrzeug ist jedes schwimmende Gerät mit oder ohne eigenen Antrieb.
-      heading_1| Abschnitt II. Liegeplätze
-      heading_2| § 3 Zuweisung
-      body| Liegeplätze weist der Hafenmeister zu. Ein Anspruch auf einen bestimmten Platz besteht nicht, auch wenn er in früheren Jahren zugewiesen war.
-      heading_2| § 4 Gebühren
-      body| Für die Benutzung werden Gebühren nach der Gebührentafel erhoben, die im Hafenamt aushängt und jedes Jahr im Herbst neu beschlossen wird.
-    TEXT
-    "plan en" => [{"title" => {bold: true, size: 18.0}, "heading_1" => {size: 14.0, color: "#1d6646"}, "heading_2" => {bold: true}}, <<~TEXT],
-      title| Renewal of the Upper Sluice
-      subtitle| Project plan, second draft
-      other| Prepared by Odile Farrow
-      heading_1| Purpose
-      body| The gates of the upper sluice have to be renewed before the winter of 2027. This plan says who does what, and what it costs.
-      heading_1| Phases
-      heading_2| Phase 1: Survey
-      body| Divers look at the sill and the hinges, and the office measures how far the walls have moved since the last survey.
-      heading_2| Phase 2: Drawings
-      body| The drawings are made by the yard that builds the gates, and are checked by the office within three weeks of their delivery.
-      heading_2| Phase 3: Building
-      body| The gates are built in the yard over the summer, and brought to the sluice on two barges at the spring tide in September.
-      heading_1| Risks
-      list_item| • The sill may be worse than it looks from above.
-      list_item| • Oak of the needed length may be hard to find.
-      caption| Table 1. Costs by phase
-      body| The costs in the table hold for prices of last autumn. A tenth has been added for what nobody can foresee.
-    TEXT
-    "lecture fr" => [{"title" => {bold: true, size: 16.0}, "heading_1" => {bold: true, size: 13.0}, "heading_2" => {italic: true}}, <<~TEXT],
-      title| Les moulins à marée et leur droit
-      other| Cours du 12 octobre 2026
-      heading_1| I. Les sources du droit
-      body| Le droit des moulins à marée ne tient pas dans un seul texte. Il faut le chercher dans les baux, dans les registres du port et dans les jugements.
-      heading_2| A. Les baux
-      body| Les baux fixent la hauteur de la vanne et le nombre de marées. Ils sont presque tous de trois, six ou neuf années et se ressemblent beaucoup.
-      heading_2| B. Les registres
-      body| Les registres notent ce que chaque moulin devait au port. Ils sont plus complets que les baux, mais ils ne disent rien des réparations.
-      heading_1| II. Le conflit du chenal
-      quote| « Il est défendu à tous meuniers, tant du port que de la rivière, de tenir leurs vannes closes plus de six heures après la pleine mer, à peine de cent livres d’amende et de la perte de leur bail, sans qu’il soit besoin d’autre jugement. »
-      body| Ce texte est le seul qui parle d’une peine. On ne sait pas s’il a jamais été appliqué, car les comptes du port se taisent sur ce point.
-      heading_1| Conclusion
-      body| Le droit des moulins a survécu aux moulins eux-mêmes. Les derniers procès datent d’une époque où il ne restait plus que des ruines.
-    TEXT
+    "ordinance de" => [{"title" => {bold: true, size: 16.0}, "heading_1" => {bold: true, size: 13.0}, "heading_2" => B},
+      <<~TEXT],
+        title| Hafenordnung der Stadt Ravelmouth
+        other| vom 3. Februar 2026
+        heading_1| Abschnitt I. Allgemeines
+        heading_2| § 1 Geltungsbereich
+        body| Diese Ordnung gilt für alle Fahrzeuge, die den Hafen anlaufen, in ihm liegen oder ihn verlassen, und für alle Personen, die sich auf den Anlagen aufhalten.
+        heading_2| § 2 Begriffe
+        list_item| a) Hafen ist die Wasserfläche innerhalb der Molen.
+        list_item| b) Fahrzeug ist jedes schwimmende Gerät mit oder ohne eigenen Antrieb.
+        heading_1| Abschnitt II. Liegeplätze
+        heading_2| § 3 Zuweisung
+        body| Liegeplätze weist der Hafenmeister zu. Ein Anspruch auf einen bestimmten Platz besteht nicht, auch wenn er in früheren Jahren zugewiesen war.
+        heading_2| § 4 Gebühren
+        body| Für die Benutzung werden Gebühren nach der Gebührentafel erhoben, die im Hafenamt aushängt und jedes Jahr im Herbst neu beschlossen wird.
+      TEXT
+    "plan en" => [{"title" => {bold: true, size: 18.0}, "heading_1" => {size: 14.0, color: "#1d6646"},
+                   "heading_2" => {bold: true}},
+      <<~TEXT],
+        title| Renewal of the Upper Sluice
+        subtitle| Project plan, second draft
+        other| Prepared by Odile Farrow
+        heading_1| Purpose
+        body| The gates of the upper sluice have to be renewed before the winter of 2027. This plan says who does what, and what it costs.
+        heading_1| Phases
+        heading_2| Phase 1: Survey
+        body| Divers look at the sill and the hinges, and the office measures how far the walls have moved since the last survey.
+        heading_2| Phase 2: Drawings
+        body| The drawings are made by the yard that builds the gates, and are checked by the office within three weeks of their delivery.
+        heading_2| Phase 3: Building
+        body| The gates are built in the yard over the summer, and brought to the sluice on two barges at the spring tide in September.
+        heading_1| Risks
+        list_item| • The sill may be worse than it looks from above.
+        list_item| • Oak of the needed length may be hard to find.
+        caption| Table 1. Costs by phase
+        body| The costs in the table hold for prices of last autumn. A tenth has been added for what nobody can foresee.
+      TEXT
+    "lecture fr" => [{"title" => {bold: true, size: 16.0}, "heading_1" => {bold: true, size: 13.0},
+                      "heading_2" => {italic: true}},
+      <<~TEXT],
+        title| Les moulins à marée et leur droit
+        other| Cours du 12 octobre 2026
+        heading_1| I. Les sources du droit
+        body| Le droit des moulins à marée ne tient pas dans un seul texte. Il faut le chercher dans les baux, dans les registres du port et dans les jugements.
+        heading_2| A. Les baux
+        body| Les baux fixent la hauteur de la vanne et le nombre de marées. Ils sont presque tous de trois, six ou neuf années et se ressemblent beaucoup.
+        heading_2| B. Les registres
+        body| Les registres notent ce que chaque moulin devait au port. Ils sont plus complets que les baux, mais ils ne disent rien des réparations.
+        heading_1| II. Le conflit du chenal
+        quote| « Il est défendu à tous meuniers, tant du port que de la rivière, de tenir leurs vannes closes plus de six heures après la pleine mer, à peine de cent livres d’amende et de la perte de leur bail, sans qu’il soit besoin d’autre jugement. »
+        body| Ce texte est le seul qui parle d’une peine. On ne sait pas s’il a jamais été appliqué, car les comptes du port se taisent sur ce point.
+        heading_1| Conclusion
+        body| Le droit des moulins a survécu aux moulins eux-mêmes. Les derniers procès datent d’une époque où il ne restait plus que des ruines.
+      TEXT
     "notes en" => [{"title" => {bold: true}, "heading_1" => {bold: true}}, <<~TEXT],
       title| Staff meeting, tide office
       other| 11 May 2026

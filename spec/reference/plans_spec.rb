@@ -5,8 +5,8 @@ require_relative "genres"
 require_relative "../support/mixed"
 require_relative "../support/promised"
 
-# Bulk changes on files of others, on papers of many kinds, and on documents mixed by chance: nothing that nobody asked to
-# change may change. Source: the files of spec/reference/files (ORIGIN.md); the rest is made.
+# Bulk changes on files of others, on papers of many kinds, and on documents mixed by chance: nothing that nobody asked
+# to change may change. Source: the files of spec/reference/files (ORIGIN.md); the rest is made.
 RSpec.describe "plans" do
   # Beside those that ship, one that is silent on most, names other styles and minds formatting by hand most.
   odd = Norvel::Guide.new(<<~YAML)
@@ -44,7 +44,8 @@ RSpec.describe "plans" do
   before { @places = @plans = @again = 0 }
 
   def told(what)
-    puts "\n  plans on #{what}: #{@plans} keep every promise at #{@places} paragraphs; #{@plans - @again} of #{@plans} leave nothing for a second run"
+    puts "\n  plans on #{what}: #{@plans} keep every " \
+      "promise at #{@places} paragraphs; #{@plans - @again} of #{@plans} leave nothing for a second run"
   end
 
   it "keep their promises on every file of others, and a second run has nothing to do" do
@@ -66,7 +67,9 @@ RSpec.describe "plans" do
   end
 
   it "keep them on flattened theses and reports" do
-    Flattened::SCHEMES.each_key { |scheme| promised(scheme, read_back(Flattened.document("en", scheme, 17).first), guides) }
+    Flattened::SCHEMES.each_key do |scheme|
+      promised(scheme, read_back(Flattened.document("en", scheme, 17).first), guides)
+    end
     told("flattened documents")
     expect(@again.fdiv(@plans)).to be <= 0.2
   end
@@ -78,7 +81,8 @@ RSpec.describe "plans" do
   end
 
   it "and templates meet no fault of their own, change no word, and tell every number that is printed otherwise" do
-    files = Dir[File.join(__dir__, "files", "*.docx")].map { |path| Norvel::Formats.read_file(path) } + (1..12).map { |seed| Mixed.new(seed).document }
+    files = Dir[File.join(__dir__, "files", "*.docx")].map { |path| Norvel::Formats.read_file(path) } +
+      (1..12).map { |seed| Mixed.new(seed).document }
     numbers = files.product(Norvel::Formats::Template.shipped.keys).sum do |document, name|
       edit = Norvel::Edits::ApplyTemplate.new(Norvel::Formats::Template.find(name), page: true, numbering: true)
       told = edit.renumbered(document)

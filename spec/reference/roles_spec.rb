@@ -35,7 +35,8 @@ RSpec.describe "role suggestions on flattened documents" do
     found, confused = measure
     precision, recall = found[:both].fdiv(found[:suggested]), found[:both].fdiv(found[:headings])
     level, roles = found[:level].fdiv(found[:headings]), found[:right].fdiv(found[:all])
-    puts format("\n  roles: heading precision %.3f, recall %.3f, exact level %.3f, all roles %.3f (%d headings, %d paragraphs)", precision, recall, level, roles, found[:headings], found[:all])
+    puts format("\n  roles: heading precision %.3f, recall %.3f, exact level %.3f, all roles %.3f (%d headings, %d " \
+      "paragraphs)", precision, recall, level, roles, found[:headings], found[:all])
     confused.max_by(12, &:last).each { |key, count| puts "    #{count} × #{key.join(" · ")}" } if ENV["CONFUSED"]
     expect(precision).to be >= 0.97
     expect(recall).to be >= 0.97
@@ -50,17 +51,22 @@ RSpec.describe "role suggestions on flattened documents" do
       truth.reject { |_, role| role == "blank" }.each do |id, role|
         said = Norvel::Survey::Suggestions.of(document)[id]
         heading, suggested = role.start_with?("heading"), said.heading?
-        {headings: heading, suggested:, both: heading && suggested, level: heading && role == said.role, all: true, right: role == said.role,
+        {headings: heading, suggested:, both: heading && suggested, level: heading && role == said.role, all: true,
+         right: role == said.role,
          sure: said.confidence >= 0.9, sure_right: said.confidence >= 0.9 && role == said.role,
-         rash: said.confidence >= Norvel::Survey::SettledRoles::SURE && role != said.role}.each { |name, true_| found[name] += 1 if true_ }
+         rash: said.confidence >= Norvel::Survey::SettledRoles::SURE && role != said.role}
+          .each { |name, true_| found[name] += 1 if true_ }
       end
     end
     found
   end
 
   def told(what, found)
-    puts format("\n  %s: heading precision %.3f, recall %.3f, exact level %.3f, all roles %.3f; of %d at 0.9 and more %d right; %d of %d sure and wrong",
-      what, found[:both].fdiv(found[:suggested]), found[:both].fdiv(found[:headings]), found[:level].fdiv(found[:headings]), found[:right].fdiv(found[:all]), found[:sure], found[:sure_right], found[:rash], found[:all])
+    puts format("\n  %s: heading precision %.3f, recall %.3f, exact level %.3f, all roles %.3f; of %d at 0.9 and " \
+      "more %d right; %d of %d sure and wrong",
+      what, found[:both].fdiv(found[:suggested]), found[:both].fdiv(found[:headings]),
+      found[:level].fdiv(found[:headings]), found[:right].fdiv(found[:all]), found[:sure], found[:sure_right],
+      found[:rash], found[:all])
   end
 
   def papers(of, **how) = of::PAPERS.keys.map { |name| Genres.document(name, papers: of::PAPERS, **how) }
@@ -88,7 +94,9 @@ RSpec.describe "role suggestions on flattened documents" do
     none = Norvel::Styles::PropertySet::EMPTY
     bare = Flattened::SCHEMES.keys.product(Flattened::VOCABULARY.keys).map.with_index do |(scheme, language), seed|
       document, truth = Flattened.document(language, scheme, seed + 3)
-      plain = document.paragraphs.map { |one| one.with(direct: none, mark: none, runs: one.runs.map { |run| run.with(direct: none) }.freeze) }
+      plain = document.paragraphs.map do |one|
+        one.with(direct: none, mark: none, runs: one.runs.map { |run| run.with(direct: none) }.freeze)
+      end
       [document.with(paragraphs: plain.reject(&:blank?).freeze), truth.reject { |_, role| role == "blank" }]
     end
     found = shares(bare)

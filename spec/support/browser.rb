@@ -2,7 +2,8 @@
 
 # A real browser, headless, that asks nothing of the outside.
 module Browser
-  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --disable-dev-shm-usage --hide-scrollbars --window-size=1280,800].freeze
+  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+    --disable-component-update --disable-sync --disable-dev-shm-usage --hide-scrollbars --window-size=1280,800].freeze
 
   # Seconds that a busy machine may take for what is sure to come: a script's answer, a whole page judged by axe.
   PATIENCE = 180
@@ -15,7 +16,8 @@ module Browser
     require "selenium-webdriver"
     require "axe-rspec"
     Capybara.register_driver(:chromium) do |app|
-      options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium", args: FLAGS + ["--user-data-dir=#{Dir.mktmpdir}"])
+      options = Selenium::WebDriver::Chrome::Options.new(binary: "/usr/bin/chromium",
+        args: FLAGS + ["--user-data-dir=#{Dir.mktmpdir}"])
       options.add_preference("download.default_directory", downloads)
       service = Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
       Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:, timeout: PATIENCE)

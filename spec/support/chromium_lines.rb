@@ -38,7 +38,9 @@ module ChromiumLines
   # Chromium has not.
   def chromium_ends_after_slashes(texts, **set)
     told = texts.map { |text| text.gsub(%r{/(?=[[:alpha:]])}, "/\u200B") }
-    chromium_ends(told, **set).zip(told).map { |ends, text| ends.map { |place| place - text[0, place].count("\u200B") } }
+    chromium_ends(told, **set).zip(told).map do |ends, text|
+      ends.map { |place| place - text[0, place].count("\u200B") }
+    end
   end
 
   # The same of ours. look: of the letters
@@ -53,7 +55,8 @@ module ChromiumLines
   end
 
   def letters_look(font, size, **more)
-    Norvel::Styles::Look.new({font:, size: size.to_f, bold: false, italic: false, position: "normal", letter_spacing: 0.0,
+    Norvel::Styles::Look.new({font:, size: size.to_f, bold: false, italic: false, position: "normal",
+                              letter_spacing: 0.0,
                               caps: false, small_caps: false}.merge(more))
   end
 end

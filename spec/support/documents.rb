@@ -7,7 +7,8 @@ module Documents
   NORMAL = %(<w:style w:type="paragraph" w:default="1" w:styleId="Normal"><w:name w:val="Normal"/></w:style>)
 
   def package(body, styles: "", defaults: "", **parts)
-    Demo::Package.new(body:, styles: "#{defaults}#{NORMAL unless styles.include?('w:default="1"')}#{styles}", **parts).bytes
+    Demo::Package.new(body:, styles: "#{defaults}#{NORMAL unless styles.include?('w:default="1"')}#{styles}", **parts)
+      .bytes
   end
 
   # A Document with this body.
@@ -23,8 +24,10 @@ module Documents
   # The bytes with these lists in them, as WordprocessingML.
   def with_lists(bytes, numbering)
     name = "word/_rels/document.xml.rels"
-    rels = part(bytes, name).sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/numbering" Target="numbering.xml"/></Relationships>))
-    repackage(bytes, name => rels, "word/numbering.xml" => %(<w:numbering xmlns:w="#{Demo::Package::W}">#{numbering}</w:numbering>))
+    rels = part(bytes, name).sub("</Relationships>",
+      %(<Relationship Id="rId9" Type="#{Demo::Package::R}/numbering" Target="numbering.xml"/></Relationships>))
+    repackage(bytes, name => rels,
+      "word/numbering.xml" => %(<w:numbering xmlns:w="#{Demo::Package::W}">#{numbering}</w:numbering>))
   end
 
   def part(bytes, name)

@@ -5,10 +5,12 @@ class OpenDocument
   SPACES = Norvel::Formats::Odt::Names::SPACES.map { |prefix, uri| %(xmlns:#{prefix}="#{uri}") }.join(" ")
   HEAD = %(<?xml version="1.0" encoding="UTF-8"?>\n)
   TYPE = Norvel::Formats::Odt::TYPE
-  LAYOUT = %(<style:page-layout style:name="pm1"><style:page-layout-properties fo:page-width="21cm" fo:page-height="29.7cm" ) +
+  LAYOUT = %(<style:page-layout style:name="pm1"><style:page-layout-properties fo:page-width="21cm" ) +
+    %(fo:page-height="29.7cm" ) +
     %(fo:margin-top="2cm" fo:margin-bottom="2cm" fo:margin-left="3cm" fo:margin-right="2cm"/></style:page-layout>)
   MASTER = %(<style:master-page style:name="Standard" style:page-layout-name="pm1"/>)
-  STANDARD = %(<style:default-style style:family="paragraph"><style:paragraph-properties style:tab-stop-distance="1.25cm"/>) +
+  STANDARD = %(<style:default-style style:family="paragraph"><style:paragraph-properties ) +
+    %(style:tab-stop-distance="1.25cm"/>) +
     %(<style:text-properties fo:font-size="12pt" style:font-name="Serif"/></style:default-style>) +
     %(<style:style style:name="Standard" style:family="paragraph"/>)
 
@@ -23,7 +25,8 @@ class OpenDocument
     listed = ["content.xml", "styles.xml", "meta.xml", *@files.keys].map do |path|
       %(<manifest:file-entry manifest:full-path="#{path}" manifest:media-type=""/>)
     end
-    manifest = %(#{HEAD}<manifest:manifest #{SPACES} manifest:version="1.2"><manifest:file-entry manifest:full-path="/" ) +
+    manifest = %(#{HEAD}<manifest:manifest #{SPACES} manifest:version="1.2"><manifest:file-entry ) +
+      %(manifest:full-path="/" ) +
       %(manifest:media-type="#{@type}"/>#{listed.join}</manifest:manifest>)
     Norvel::Formats::Archive.build({"content.xml" => content, "styles.xml" => styles, "meta.xml" => meta, **@files,
                                     "META-INF/manifest.xml" => manifest}, first: ["mimetype", @type])
@@ -31,7 +34,8 @@ class OpenDocument
 
   # The same as one XML file.
   def flat
-    %(#{HEAD}<office:document #{SPACES} office:version="1.2" office:mimetype="#{@type}"><office:meta>#{@meta}</office:meta>) +
+    %(#{HEAD}<office:document #{SPACES} office:version="1.2" office:mimetype="#{@type}">) +
+      %(<office:meta>#{@meta}</office:meta>) +
       %(#{faces}<office:styles>#{STANDARD}#{@styles}</office:styles><office:automatic-styles>#{@pages}#{@automatic}) +
       %(</office:automatic-styles><office:master-styles>#{@masters}</office:master-styles><office:body><office:text>) +
       %(#{@body}</office:text></office:body></office:document>)
@@ -50,7 +54,8 @@ class OpenDocument
 
   def content
     %(#{HEAD}<office:document-content #{SPACES} office:version="1.2">#{faces}<office:automatic-styles>#{@automatic}) +
-      %(</office:automatic-styles><office:body><office:text>#{@body}</office:text></office:body></office:document-content>)
+      %(</office:automatic-styles><office:body><office:text>#{@body}</office:text></office:body>) +
+      %(</office:document-content>)
   end
 
   def styles
@@ -60,6 +65,7 @@ class OpenDocument
   end
 
   def meta
-    %(#{HEAD}<office:document-meta #{SPACES} office:version="1.2"><office:meta>#{@meta}</office:meta></office:document-meta>)
+    %(#{HEAD}<office:document-meta #{SPACES} office:version="1.2"><office:meta>#{@meta}</office:meta>) +
+      %(</office:document-meta>)
   end
 end

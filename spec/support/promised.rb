@@ -35,7 +35,8 @@ class Promised
 
   def place(was, now)
     @looked_at += 1
-    say(was, "printed #{@before.markers[was.id].inspect}, now #{@after.markers[now.id].inspect}") if @before.markers[was.id] != @after.markers[now.id]
+    say(was, "printed #{@before.markers[was.id].inspect}, now #{@after.markers[now.id].inspect}") if @before
+      .markers[was.id] != @after.markers[now.id]
     return if was.blank?
     role = Norvel::Survey.role(@before, was)
     asked = @guide.requirements(role).keys
@@ -58,7 +59,10 @@ class Promised
   def letters(was, now, asked)
     mixed = Norvel::Edits::Fitting.new(@before, @before).mixed(was)
     pairs = each_letter(@before, was).zip(each_letter(@after, now))
-    differing = pairs.uniq.flat_map { |one, other| (one.nil? || other.nil?) ? [:letters] : one.differences(other, :run).map(&:name) }.uniq
+    differing = pairs.uniq.flat_map { |one, other|
+      (one.nil? || other.nil?) ? [:letters] : one.differences(other, :run)
+        .map(&:name)
+    }.uniq
     differing = differing.reject { |name| name != :letters && its_style?(was, now, name, @after.letter_look(now)) }
     say(was, "#{(differing - asked).join(", ")} of letters") if (differing - asked - [:language]).any?
     apart = mixed.select { |name| apart(pairs, name).any? { |one, other| other.nil? || one[name] != other[name] } }
@@ -72,7 +76,8 @@ class Promised
     style, property = @after.style_of(now), Norvel::Styles::Properties[name]
     given = ->(document) { document.cascade.of_style(document.styles[style.id], property.on)[name] }
     return true if said_by_style_left?(was, property) || made_of_most?(style, property, given[@after])
-    there = @before.styles[style.id] ? property.same?(given[@before], given[@after]) : !made_for[style.name]&.include?(was.id)
+    there = @before.styles[style.id] ? property.same?(given[@before],
+      given[@after]) : !made_for[style.name]&.include?(was.id)
     there && property.same?(given[@after], look[name])
   end
 

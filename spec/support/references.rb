@@ -3,8 +3,8 @@
 require "prism"
 require "tsort"
 
-# Which folder of the core refers to which, by the constants that stand in its code. A folder and the file of its name are
-# one; files that stand alone are folders by themselves.
+# Which folder of the core refers to which, by the constants that stand in its code. A folder and the file of its name
+# are one; files that stand alone are folders by themselves.
 class References
   FOLDER = File.expand_path("../../lib/norvel", __dir__)
 
@@ -53,7 +53,8 @@ class References
 
   # {folder => {folder it refers to => how many of its files do}}
   def folders
-    @folders ||= constants.each_with_object(Hash.new { |all, folder| all[folder] = Hash.new(0) }) do |(path, found), all|
+    none = Hash.new { |all, folder| all[folder] = Hash.new(0) }
+    @folders ||= constants.each_with_object(none) do |(path, found), all|
       all[folder(path)]
       targets = found.read.filter_map { |name, within| target(name, within) }.map { |other| folder(other) }.uniq
       (targets - [folder(path)]).each { |other| all[folder(path)][other] += 1 }

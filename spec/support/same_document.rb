@@ -7,8 +7,11 @@ class SameDocument
   end
 
   def differences
-    return ["#{@one.paragraphs.size} paragraphs, then #{@other.paragraphs.size}"] if @one.paragraphs.size != @other.paragraphs.size
-    @one.everything.zip(@other.everything).flat_map { |was, now| now ? paragraph(was, now) : ["a paragraph beside the text is gone"] }
+    return ["#{@one.paragraphs.size} paragraphs, then #{@other.paragraphs.size}"] if @one.paragraphs.size != @other
+      .paragraphs.size
+    @one.everything.zip(@other.everything).flat_map do |was, now|
+      now ? paragraph(was, now) : ["a paragraph beside the text is gone"]
+    end
   end
 
   private
@@ -17,8 +20,12 @@ class SameDocument
     place = "paragraph #{@one.everything.index(was) + 1} (#{was.text[0, 20]})"
     found = []
     found << "text #{was.text.inspect} / #{now.text.inspect}" if was.text != now.text
-    found << "style #{@one.style_name(was)} / #{@other.style_name(now)}" if @one.style_name(was) != @other.style_name(now)
-    found << "marker #{@one.markers[was.id].inspect} / #{@other.markers[now.id].inspect}" if @one.markers[was.id] != @other.markers[now.id]
+    found << "style #{@one.style_name(was)} / #{@other.style_name(now)}" if @one.style_name(was) != @other
+      .style_name(now)
+    if @one.markers[was.id] != @other.markers[now.id]
+      found << "marker #{@one.markers[was.id].inspect} / #{@other.markers[now.id]
+        .inspect}"
+    end
     found << "section #{was.section} / #{now.section}" if was.section != now.section
     look(found, @one.look(was), @other.look(now), :paragraph)
     letters(found, was, now) if was.text == now.text

@@ -3,7 +3,8 @@
 require "net/http"
 require "socket"
 
-# The application as people run it: a process of its own with a database of its own, on a free port of the loopback address.
+# The application as people run it: a process of its own with a database of its own, on a free port of the loopback
+# address.
 class Server
   ROOT = File.expand_path("../..", __dir__)
 
@@ -23,13 +24,15 @@ class Server
     end
 
     def post(path, fields)
-      ask(Net::HTTP::Post.new(path).tap { |request| request.set_form_data({authenticity_token: CGI.unescapeHTML(@token), **fields}) })
+      ask(Net::HTTP::Post.new(path)
+        .tap { |request| request.set_form_data({authenticity_token: CGI.unescapeHTML(@token), **fields}) })
     end
 
     # Returns the answer to a file that is brought in.
     def bring(bytes, name)
       request = Net::HTTP::Post.new("/manuscripts")
-      request.set_form([["authenticity_token", CGI.unescapeHTML(@token)], ["file", bytes, {filename: name}]], "multipart/form-data")
+      request.set_form([["authenticity_token", CGI.unescapeHTML(@token)], ["file", bytes, {filename: name}]],
+        "multipart/form-data")
       ask(request)
     end
 
@@ -75,13 +78,16 @@ class Server
 
   def initialize(folder)
     @folder = folder
-    @port = Socket.tcp_server_sockets("127.0.0.1", 0) { |(socket)| break socket.local_address.ip_port.tap { socket.close } }
+    @port = Socket.tcp_server_sockets("127.0.0.1", 0) do |(socket)|
+      break socket.local_address.ip_port.tap { socket.close }
+    end
     FileUtils.cp(Dir["#{self.class.demo}/*"], folder)
     start
   end
 
   def start
-    @process = spawn(environment, "bundle exec puma -C config/puma.rb config.ru", chdir: ROOT, out: "#{folder}/log", err: [:child, :out])
+    @process = spawn(environment, "bundle exec puma -C config/puma.rb config.ru", chdir: ROOT, out: "#{folder}/log",
+      err: [:child, :out])
     200.times { up? ? break : sleep(0.1) }
   end
 

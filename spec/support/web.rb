@@ -49,7 +49,8 @@ module WebApp
 
       def judge(manuscript, state)
         return super unless state.earlier.empty?
-        Remembered.value(:judged, state.document.object_id, manuscript.guide, !Norvel::Layout.pages(state.document).nil?) { super }
+        Remembered.value(:judged, state.document.object_id, manuscript.guide,
+          !Norvel::Layout.pages(state.document).nil?) { super }
       end
     end
   end

@@ -29,7 +29,8 @@ RSpec.describe "formats", type: :feature do
   it "brings in minutes as .odt, puts them in styles, and hands over .odt and .docx" do
     bring_in(Demo::Minutes.new.bytes, "minutes of 5 February.odt")
     expect(page).to have_css("#galley .row", minimum: 20)
-    titles = Manuscript.last.document.paragraphs.each.with_index(1).select { |one, _| one.text.match?(/\A\d\. /) }.map(&:last)
+    titles = Manuscript.last.document.paragraphs.each.with_index(1).select { |one, _| one.text.match?(/\A\d\. /) }
+      .map(&:last)
     find("#row-#{titles.first} .scell").click
     titles.drop(1).each do |number|
       page.driver.browser.action.key_down(:control).click(find("#row-#{number} .scell").native).key_up(:control).perform
@@ -45,7 +46,8 @@ RSpec.describe "formats", type: :feature do
     expect(page).to be_axe_clean
     find("#download").click
     odt = Norvel::Formats.read_file(downloaded("*.odt"))
-    expect([odt.format, odt.paragraphs.count { |one| odt.look(one)[:outline_level].positive? }]).to match ["odt", be >= 5]
+    expect([odt.format, odt.paragraphs.count { |one| odt.look(one)[:outline_level].positive? }])
+      .to match ["odt", be >= 5]
     find("#take-docx").click
     docx = Norvel::Formats.read_file(downloaded("*.docx"))
     expect([docx.format, Norvel::Seal.of(docx).words]).to eq ["docx", Norvel::Seal.of(odt).words]
@@ -53,7 +55,8 @@ RSpec.describe "formats", type: :feature do
 
   # Source: axe-core (Deque Systems).
   it "hands over web pages in which axe-core finds no fault" do
-    documents = [Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis"), Norvel::Formats.read(Demo::Minutes.new.bytes, name: "minutes")]
+    documents = [Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis"),
+      Norvel::Formats.read(Demo::Minutes.new.bytes, name: "minutes")]
     documents.each_with_index do |document, number|
       path = File.join(Dir.mktmpdir, "#{number}.html")
       File.binwrite(path, Norvel::Formats.write(document, as: "html").bytes)

@@ -12,7 +12,8 @@ RSpec.describe "whole jobs", type: :feature do
   end
   after { Capybara.reset_sessions! }
 
-  prose = "The keeper of the gate wrote down each tide that came over the sill in the winter of that year, and he signed for every plank that was brought. Nobody asked him why."
+  prose = "The keeper of the gate wrote down each tide that came over the sill in the winter of that year, and he " \
+    "signed for every plank that was brought. Nobody asked him why."
 
   define_method(:prose) { prose }
 
@@ -55,13 +56,20 @@ RSpec.describe "whole jobs", type: :feature do
 
   # An .odt in which everything is in the base style.
   def minutes
-    body = ["Minutes of the harbour committee", "3 March 2026, town hall"].map { |text| %(<text:p text:style-name="P1">#{text}</text:p>) }
+    body = ["Minutes of the harbour committee", "3 March 2026, town hall"].map do |text|
+      %(<text:p text:style-name="P1">#{text}</text:p>)
+    end
     %w[Attendance Sluices Dues Planks Gauge Lights Ferries].each do |point|
       body << %(<text:p text:style-name="P2">#{point} of the year</text:p>)
       body.concat([%(<text:p text:style-name="P3">#{prose} #{prose} #{prose}</text:p>)] * 6)
     end
-    automatic = {"P1" => ['fo:text-align="center"', 'fo:font-size="16pt"'], "P2" => ['fo:margin-top="14pt"', 'fo:font-weight="bold" fo:font-size="13pt"'], "P3" => ['fo:text-align="justify" fo:margin-bottom="6pt"', 'fo:font-size="11pt"']}
-    automatic = automatic.map { |name, (lines, letters)| %(<style:style style:name="#{name}" style:family="paragraph" style:parent-style-name="Standard"><style:paragraph-properties #{lines}/><style:text-properties #{letters}/></style:style>) }.join
+    automatic = {"P1" => ['fo:text-align="center"', 'fo:font-size="16pt"'],
+                 "P2" => ['fo:margin-top="14pt"', 'fo:font-weight="bold" fo:font-size="13pt"'],
+                 "P3" => ['fo:text-align="justify" fo:margin-bottom="6pt"', 'fo:font-size="11pt"']}
+    automatic = automatic.map { |name, (lines, letters)|
+      %(<style:style style:name="#{name}" style:family="paragraph" style:parent-style-name="Standard">) +
+        %(<style:paragraph-properties #{lines}/><style:text-properties #{letters}/></style:style>)
+    }.join
     OpenDocument.new(body.join, automatic:).bytes
   end
 
@@ -96,7 +104,11 @@ RSpec.describe "whole jobs", type: :feature do
   end
 
   it "a plain-text chapter: title, headings by level, justified body" do
-    text = "THE GATE AND ITS KEEPERS\n\n" + (1..4).map { |n| "#{n} Of the #{%w[gate sill planks tide][n - 1]}\n\n#{Array.new(5) { prose }.join("\n\n")}\n\n#{n}.1 Of old\n\n#{Array.new(5) { prose }.join("\n\n")}" }.join("\n\n")
+    text = "THE GATE AND ITS KEEPERS\n\n" +
+      (1..4).map { |n|
+        "#{n} Of the #{%w[gate sill planks tide][n - 1]}\n\n#{Array.new(5) { prose }
+      .join("\n\n")}\n\n#{n}.1 Of old\n\n#{Array.new(5) { prose }.join("\n\n")}"
+      }.join("\n\n")
     bring_in(text, "chapter.txt")
     expect(page).to have_text("has no styles yet")
     act { click_button "Dress it" }
@@ -114,11 +126,15 @@ RSpec.describe "whole jobs", type: :feature do
     expect(@actions).to be <= 20
     styles = by_style(found)
     expect(styles.slice("Heading 1", "Heading 2").transform_values(&:size)).to eq("Heading 1" => 4, "Heading 2" => 4)
-    expect([styles["Title"]&.size, styles["Body Text"].size, found["styles"]["Body Text"]["align"]]).to match [1, 40, /JUSTIFY/]
+    expect([styles["Title"]&.size, styles["Body Text"].size, found["styles"]["Body Text"]["align"]])
+      .to match [1, 40, /JUSTIFY/]
   end
 
   it "a long text: double spacing everywhere" do
-    body = (1..120).map { |n| (n % 12 == 1) ? p(r("Part #{n}", "<w:b/>")) : p(r(prose), '<w:spacing w:line="276" w:lineRule="auto"/>') }.join
+    body = (1..120).map { |n|
+      (n % 12 == 1) ? p(r("Part #{n}", "<w:b/>")) : p(r(prose),
+        '<w:spacing w:line="276" w:lineRule="auto"/>')
+    }.join
     bring_in(package(body), "long text.docx")
     expect(page).to have_css("#galley .row")
     keys("E")
@@ -131,12 +147,18 @@ RSpec.describe "whole jobs", type: :feature do
     told("double spacing")
     expect(@actions).to be <= 5
     document = Manuscript.last.document
-    expect(document.paragraphs.map { |one| document.look(one)[:line_spacing] }.uniq).to eq [{rule: "multiple", value: 2.0}]
+    expect(document.paragraphs.map { |one| document.look(one)[:line_spacing] }.uniq)
+      .to eq [{rule: "multiple", value: 2.0}]
   end
 
   it "a report: headings recoloured once for all, text style following" do
-    heads = style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:b/><w:color w:val="2F5496"/><w:sz w:val="32"/>') + style("Heading2", "heading 2", based_on: "Heading1", ppr: '<w:outlineLvl w:val="1"/>', rpr: '<w:sz w:val="26"/>')
-    body = (1..7).map { |n| p(r("Part #{n}", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="Heading1"/>') + p(r("Of it"), '<w:pStyle w:val="Heading2"/>') + p(r(prose)) * 9 }.join
+    heads = style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>',
+      rpr: '<w:b/><w:color w:val="2F5496"/><w:sz w:val="32"/>') + style("Heading2", "heading 2", based_on: "Heading1",
+        ppr: '<w:outlineLvl w:val="1"/>', rpr: '<w:sz w:val="26"/>')
+    body = (1..7).map { |n|
+      p(r("Part #{n}", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="Heading1"/>') +
+        p(r("Of it"), '<w:pStyle w:val="Heading2"/>') + p(r(prose)) * 9
+    }.join
     bring_in(package(body, styles: heads), "report.docx")
     expect(page).to have_css("#galley .row")
     act { click_link "Styles" }
@@ -155,11 +177,15 @@ RSpec.describe "whole jobs", type: :feature do
     told("a report")
     expect(@actions).to be <= 20
     heads = found["paragraphs"].select { |one| one["style"] == "Heading 1" }
-    expect([heads.size, heads.flat_map { |one| one["words"] }, found["styles"]["Heading 1"]["color"], found["styles"]["Heading 2"]["color"]]).to eq [7, [], "006400", nil]
+    expect([heads.size, heads.flat_map { |one| one["words"] }, found["styles"]["Heading 1"]["color"],
+      found["styles"]["Heading 2"]["color"]]).to eq [7, [], "006400", nil]
   end
 
   it "a novel: its fourteen ship names in a character style by one search" do
-    body = (1..14).map { |n| p(r("They came back on the Salt Wren in the #{n}th week, and nobody spoke of it. #{prose}")) }.join
+    body = (1..14).map { |n|
+      p(r("They came back on the Salt Wren in the #{n}th week, and nobody " \
+          "spoke of it. #{prose}"))
+    }.join
     bring_in(package(body), "novel.docx")
     expect(page).to have_css("#galley .row")
     search("Salt Wren")
@@ -177,12 +203,16 @@ RSpec.describe "whole jobs", type: :feature do
   end
 
   it "a handbook with headings of its own colour: putting them on changes none of them" do
-    heads = style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:b/><w:color w:val="7A3F98"/><w:sz w:val="36"/>') + style("Heading2", "heading 2", ppr: '<w:outlineLvl w:val="1"/>', rpr: '<w:color w:val="7A3F98"/><w:sz w:val="28"/>')
+    heads = style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>',
+      rpr: '<w:b/><w:color w:val="7A3F98"/><w:sz w:val="36"/>') + style("Heading2", "heading 2",
+        ppr: '<w:outlineLvl w:val="1"/>', rpr: '<w:color w:val="7A3F98"/><w:sz w:val="28"/>')
     body = (1..5).map { |n| p(r("Duty #{n}", '<w:b/><w:sz w:val="30"/>')) + p(r(prose)) * 3 }.join
     bring_in(package(p(r("Old"), '<w:pStyle w:val="Heading1"/>') + body, styles: heads), "duties.docx")
     expect(page).to have_css("#galley .row")
     was = Manuscript.last.document.styles.by_id.slice("Heading1", "Heading2")
-    [2, 6].each { |number| act { find("#row-#{number} .scell").click } && act { keys("1") } && said("Put 1 paragraph in Heading 1") }
+    [2, 6].each do |number|
+      act { find("#row-#{number} .scell").click } && act { keys("1") } && said("Put 1 paragraph in Heading 1")
+    end
     act { find("#row-10 .scell").click }
     expect(page).to have_css("#bench h2", text: "Paragraph 10")
     act { within("#put") { click_button "Heading 2" } }
@@ -190,13 +220,15 @@ RSpec.describe "whole jobs", type: :feature do
     found = handed_over("Download the .docx")
     expect(Manuscript.last.document.styles.by_id.slice("Heading1", "Heading2")).to eq was
     put = found["paragraphs"].select { |one| one["text"].match?(/\ADuty [123]/) }
-    expect(put.map { |one| [one["style"], one["set"], one["words"]] }).to eq [["Heading 1", [], []], ["Heading 1", [], []], ["Heading 2", [], []]]
+    expect(put.map { |one| [one["style"], one["set"], one["words"]] })
+      .to eq [["Heading 1", [], []], ["Heading 1", [], []], ["Heading 2", [], []]]
   end
 
   it "a thesis whose chapters are numbered and whose acknowledgements are not" do
     names = ["Acknowledgements", "Abstract", "The harbour", "The gate", "The dues", "References"]
     body = names.map { |name| p(r(name), '<w:pStyle w:val="Heading1"/>') + p(r(prose)) * 4 }.join
-    bring_in(package(body, styles: style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>')), "thesis of dues.docx")
+    bring_in(package(body, styles: style("Heading1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>')),
+      "thesis of dues.docx")
     expect(page).to have_css("#galley .row")
     act { click_link "Styles" }
     act { find("summary", text: "Number headings …").click }
@@ -221,10 +253,12 @@ RSpec.describe "whole jobs", type: :feature do
     font = '<w:rFonts w:ascii="Verdana" w:hAnsi="Verdana"/><w:sz w:val="20"/>'
     item = ->(words) { p(r("• #{words}", font)) }
     part = lambda do |name|
-      p(r("#{name} of the lamps", "#{font}<w:b/>")) + p(r(prose, font)) + p("") + p(r("\t#{prose}", font)) + p("") + p(r("\t#{prose}  He wrote it down.", font)) + p("") +
+      p(r("#{name} of the lamps", "#{font}<w:b/>")) + p(r(prose, font)) + p("") + p(r("\t#{prose}", font)) + p("") +
+        p(r("\t#{prose}  He wrote it down.", font)) + p("") +
         item["a can of oil"] + item["a box of wicks"] + item["a cloth"] + p("")
     end
-    bring_in(package(p(r("Lamps and lights", '<w:b/><w:sz w:val="36"/>')) + %w[Oil Wicks Glass Keepers Fog].map(&part).join + p(r("#{prose}\n#{prose}", font))), "lamps.docx")
+    bring_in(package(p(r("Lamps and lights", '<w:b/><w:sz w:val="36"/>')) +
+      %w[Oil Wicks Glass Keepers Fog].map(&part).join + p(r("#{prose}\n#{prose}", font))), "lamps.docx")
     act { click_link "Survey" }
     act { click_link "Put each kind in its style …" }
     act { click_button "Put the ticked kinds in these styles" }

@@ -61,7 +61,8 @@ RSpec.describe "the main job", type: :feature do
     path = nil
     50.times { (path = Dir[File.join(Browser.downloads, "handbook*.docx")].first) ? break : sleep(0.1) }
     document = Norvel::Formats.read_file(path)
-    expect(Norvel::Seal.of(document).words).to eq Norvel::Seal.of(Norvel::Formats.read(Demo::Handbook.new.bytes, name: "x")).words
+    expect(Norvel::Seal.of(document).words)
+      .to eq Norvel::Seal.of(Norvel::Formats.read(Demo::Handbook.new.bytes, name: "x")).words
     expect(document.style_name(document.paragraphs[1])).to eq "Heading 2"
   end
 
@@ -106,7 +107,8 @@ RSpec.describe "the main job", type: :feature do
     visit "/"
     attach_file "file", path, make_visible: true
     click_button "Bring in"
-    expect(page).to have_css("[role=alert]", text: "letter.docx was not taken in. This is not a .docx, .odt or .fodt file.")
+    expect(page).to have_css("[role=alert]",
+      text: "letter.docx was not taken in. This is not a .docx, .odt or .fodt file.")
   end
 
   it "tells a second window that the document went on without it" do

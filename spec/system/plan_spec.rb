@@ -18,9 +18,11 @@ RSpec.describe "the plan", type: :feature do
 
   # A paper without any formatting, as it is when it was pasted.
   def bare
-    running = "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years. It is the only record of its kind."
+    running = "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years. " \
+      "It is the only record of its kind."
     sections = {"1 Introduction" => 2, "1.1 The keeper" => 2, "1.2 The book" => 2, "2 What the book shows" => 3}
-    text = ["The Keeper and his Book", "by Ines Aldermoor", *sections.flat_map { |heading, count| [heading, *[running] * count] }]
+    text = ["The Keeper and his Book", "by Ines Aldermoor",
+      *sections.flat_map { |heading, count| [heading, *[running] * count] }]
     package(text.map { |line| p(r(line)) }.join, defaults: defaults("Calibri", 22))
   end
 
@@ -31,7 +33,8 @@ RSpec.describe "the plan", type: :feature do
     expect(page).to have_css(".planparts td", text: "2 paragraphs go in Heading 1")
     click_button "Do these"
     expect(page).to have_css("#said", text: "Mend all that is safe", wait: 20)
-    expect(names.slice("1 Introduction", "1.1 The keeper", "2 What the book shows")).to eq("1 Introduction" => "Heading 1", "1.1 The keeper" => "Heading 2", "2 What the book shows" => "Heading 1")
+    expect(names.slice("1 Introduction", "1.1 The keeper", "2 What the book shows"))
+      .to eq("1 Introduction" => "Heading 1", "1.1 The keeper" => "Heading 2", "2 What the book shows" => "Heading 1")
     expect(page.find("#seal")).to have_text("unchanged since you brought the file in")
   end
 
@@ -47,7 +50,8 @@ RSpec.describe "the plan", type: :feature do
     expect(page).to have_unchecked_field("35 paragraphs go in Heading 2")
     click_button "Do these"
     expect(page).to have_css("#said", text: "Mend all that is safe", wait: 20)
-    expect(names.values.tally.slice("Heading 2", "Heading 1", "Bibliography", "Body Text")).to eq("Heading 1" => 9, "Bibliography" => 24, "Body Text" => 256)
+    expect(names.values.tally.slice("Heading 2", "Heading 1", "Bibliography", "Body Text"))
+      .to eq("Heading 1" => 9, "Bibliography" => 24, "Body Text" => 256)
     find("#take-back-button").click
     expect(page).to have_css("#said", text: "Taken back: Mend all that is safe")
     expect(names).to eq before
@@ -68,8 +72,10 @@ RSpec.describe "the plan", type: :feature do
   end
 
   it "lets a heading's style take the look that a paragraph has, told before" do
-    styles = style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:color w:val="2F5496"/><w:sz w:val="32"/>')
-    at_station(package(p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r("Sources", '<w:b/><w:sz w:val="28"/>')) + p(r("Some text.")), styles:), "galley?at=2")
+    styles = style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>',
+      rpr: '<w:color w:val="2F5496"/><w:sz w:val="32"/>')
+    at_station(package(p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') +
+      p(r("Sources", '<w:b/><w:sz w:val="28"/>')) + p(r("Some text.")), styles:), "galley?at=2")
     find("#row-2 .scell").click
     expect(page).to have_css("#bench h2", text: "Paragraph 2")
     find("#more-styles summary").click
@@ -81,11 +87,14 @@ RSpec.describe "the plan", type: :feature do
     click_button "Let it take this look"
     expect(page).to have_css("#said", text: "Let Heading 1 take their look, put 1 paragraph in Heading 1")
     now = document
-    expect([now.styles["Heading1"].run[:color], now.letter_look(now.paragraphs[0])[:bold], now.paragraphs[1].runs[0].direct]).to eq ["auto", true, set]
+    expect([now.styles["Heading1"].run[:color], now.letter_look(now.paragraphs[0])[:bold],
+      now.paragraphs[1].runs[0].direct]).to eq ["auto", true, set]
   end
 
   it "puts a running head in a style of its own" do
-    minutes = package(p(r("Minutes of the Harbour Committee")) + section, styles: style("Head", "Minutes Head", based_on: "Normal", rpr: '<w:sz w:val="16"/>'), footer: p(r("Harbour Committee, March", "<w:b/>")))
+    minutes = package(p(r("Minutes of the Harbour Committee")) + section,
+      styles: style("Head", "Minutes Head", based_on: "Normal", rpr: '<w:sz w:val="16"/>'),
+      footer: p(r("Harbour Committee, March", "<w:b/>")))
     at_station(minutes, "galley")
     expect(page).to have_css("h3", text: "Running foot of section 1")
     id = document.stories.first.paragraphs.first.id
@@ -101,7 +110,8 @@ RSpec.describe "the plan", type: :feature do
   end
 
   it "opens a note from its mark" do
-    at_station(package(p(r("Text with a note") + note(1)), footnotes: footnote(1, "Salt and Timber, leaf 4.")), "galley")
+    at_station(package(p(r("Text with a note") + note(1)), footnotes: footnote(1, "Salt and Timber, leaf 4.")),
+      "galley")
     find("a.tonote").click
     expect(page).to have_css("h3", text: "Note 1")
     expect(page).to have_css(".row", text: "Salt and Timber, leaf 4.")

@@ -14,7 +14,8 @@ RSpec.describe "the sheets set up", type: :feature do
     @ready ||= begin
       came = Norvel::Formats.read(Demo::Thesis.new.bytes, name: "t.docx").tap { |one| Norvel::Layout.of(one) }
       mended = Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"), came).after
-      Norvel::Formats.write(Norvel::Edits::Describe.new({title: "Tide mills of the Ravel", author: "Mirre Tolland"}).apply(mended).after).bytes
+      Norvel::Formats.write(Norvel::Edits::Describe.new({title: "Tide mills of the Ravel", author: "Mirre Tolland"})
+        .apply(mended).after).bytes
     end
   end
 
@@ -31,7 +32,9 @@ RSpec.describe "the sheets set up", type: :feature do
 
   # What head and foot of a sheet say.
   def shown(sheet)
-    pages.heads(sheet).to_h { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.set_items.text.delete("\uFFF9") }.join] }
+    pages.heads(sheet).to_h do |story, _, _, column|
+      [story.kind, column.pieces.map { |piece| piece.block.set_items.text.delete("\uFFF9") }.join]
+    end
   end
 
   def see_and_keep(said)
@@ -64,7 +67,8 @@ RSpec.describe "the sheets set up", type: :feature do
 
     at_station("sheets/parts")
     expect(page).to be_axe_clean.within("#station")
-    {"Contents" => "contents", "List of figures" => "list of figures", "List of tables" => "list of tables"}.each do |row, words|
+    {"Contents" => "contents", "List of figures" => "list of figures", "List of tables" => "list of tables"}
+      .each do |row, words|
       within("tr", text: /\A#{row}/) { click_button "insert …" }
       expect(page).to have_css(".ripple", text: "Put in the #{words}, not kept yet")
       keep "Put in the #{words}"

@@ -76,7 +76,8 @@ RSpec.describe "the sheets", type: :feature do
   end
 
   it "put a contents list in, seen before it is kept, and bring it up to date when it has become old" do
-    mended = Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"), Norvel::Formats.read(Demo::Thesis.new.bytes, name: "t.docx")).after
+    mended = Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"),
+      Norvel::Formats.read(Demo::Thesis.new.bytes, name: "t.docx")).after
     at_station(Norvel::Formats.write(mended).bytes, "sheets/contents")
     expect(page).to be_axe_clean.within("#station")
     select "CHAPTER 1. THE ESTUARY AND ITS MILLS", from: "before"
@@ -88,7 +89,9 @@ RSpec.describe "the sheets", type: :feature do
     expect(page).to have_css("#said", text: "Put in a contents list")
     expect(page).to have_css(".contentslist", text: "right on every line")
     document = Manuscript.find(@manuscript.id).document
-    chapter = document.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && document.look(one)[:outline_level] == 1 }
+    chapter = document.paragraphs.find do |one|
+      one.text.start_with?("CHAPTER 2") && document.look(one)[:outline_level] == 1
+    end
     now = Manuscript.find(@manuscript.id)
     now.perform(Norvel::Edits::Retype.new(chapter.id, "CHAPTER 2. A NEW NAME"), version: now.lock_version)
     visit "/manuscripts/#{@manuscript.id}/sheets/contents"
@@ -133,7 +136,9 @@ RSpec.describe "the sheets", type: :feature do
   it "fill in by themselves once pages are worked out, and the head of the page with them" do
     Paging.inline = false
     waits = Queue.new << true # what comes is counted with its pages
-    allow(Norvel::Layout).to receive(:of).and_wrap_original { |original, *arguments, **more| waits.pop && original.call(*arguments, **more) }
+    allow(Norvel::Layout).to receive(:of).and_wrap_original { |original, *arguments, **more|
+      waits.pop && original.call(*arguments, **more)
+    }
     at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
     expect(page).to have_css("#wall", text: "Pages are being worked out")
     expect(page).to have_css("#standing", text: "57 must")
@@ -148,7 +153,8 @@ RSpec.describe "the sheets", type: :feature do
   # Reading and checking work on a telephone: nothing is wider than 390 pixels.
   it "fit a telephone" do
     at_station(Demo::Notice.new.bytes, "sheets", guide: "ravelmouth-house")
-    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1,
+      mobile: true)
     ["sheets", "sheets/1", "sheets/matters", "sheets/contents", "sheets/saving"].each do |step|
       visit "/manuscripts/#{@manuscript.id}/#{step}"
       expect([step, page.evaluate_script("document.documentElement.scrollWidth")]).to eq [step, 390]

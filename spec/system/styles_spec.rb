@@ -6,7 +6,9 @@ RSpec.describe "styles", type: :feature do
   before { WebApp.clear }
   after { Capybara.reset_sessions! }
 
-  let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
+  let(:manuscript) do
+    Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house")
+  end
   let(:at) { "/manuscripts/#{manuscript.id}" }
 
   def styles = Manuscript.find(manuscript.id).document.styles
@@ -50,7 +52,8 @@ RSpec.describe "styles", type: :feature do
   it "bases a style on another by dragging it there, and is walked by arrows" do
     visit "#{at}/styles?style=Heading1"
     heading, body = %w[Heading3 BodyText].map { |id| find(".leaf[data-style='#{id}']") }
-    page.driver.browser.action.move_to(heading.native).pointer_down(:left).move_by(0, -20).move_to(body.native).pointer_up(:left).perform
+    page.driver.browser.action.move_to(heading.native).pointer_down(:left).move_by(0, -20).move_to(body.native)
+      .pointer_up(:left).perform
     expect(page).to have_css(".ripple", text: "Base Heading 3 on Body Text, not kept yet")
     expect(page).to have_select("a-base", selected: "Body Text")
     click_button "Keep"
@@ -95,7 +98,8 @@ RSpec.describe "styles", type: :feature do
     find("summary", text: "The style takes this look …").click
     click_button "Let it take this look"
     expect(page).to have_css("#said", text: "take the look of paragraph")
-    expect([styles["Heading1"].run[:size], Manuscript.find(manuscript.id).document.paragraph(hand.id).runs[0].direct.empty?]).to eq [18.0, true]
+    expect([styles["Heading1"].run[:size], Manuscript.find(manuscript.id).document.paragraph(hand.id).runs[0]
+      .direct.empty?]).to eq [18.0, true]
   end
 
   it "dresses the document in another template, shown first, and takes it back; saves one of its own" do
@@ -119,21 +123,28 @@ RSpec.describe "styles", type: :feature do
   # Norvel's main promise to a student: headings with values of their own stay, those that inherit follow.
   it "sets the body to double spacing: headings with their own stay, those that inherit follow" do
     document = Norvel::Edits::RebaseStyle.new("Heading2", "BodyText").change(manuscript.document)
-    own = Norvel::Edits::Several.new([Norvel::Edits::RebaseStyle.new("Heading2", "BodyText"), Norvel::Edits::RebaseStyle.new("Heading3", "BodyText"), Norvel::Edits::ChangeStyle.new("Heading3", {line_spacing: {rule: "multiple", value: 1.0}})])
+    own = Norvel::Edits::Several.new([Norvel::Edits::RebaseStyle.new("Heading2", "BodyText"),
+      Norvel::Edits::RebaseStyle.new("Heading3", "BodyText"),
+      Norvel::Edits::ChangeStyle.new("Heading3", {line_spacing: {rule: "multiple", value: 1.0}})])
     manuscript.perform(own, version: 0)
     visit "#{at}/styles?style=BodyText"
     fill_in "v-line_spacing", with: "double"
     expect(page).to have_css(".ripple", text: "With it: Heading 2.")
-    expect(page).to have_css(".big div", text: /paragraphs change\s*#{document.uses["BodyText"] + document.uses["Heading2"]}/)
+    expect(page).to have_css(".big div",
+      text: /paragraphs change\s*#{document.uses["BodyText"] + document.uses["Heading2"]}/)
     click_button "Keep"
     expect(page).to have_css("#said", text: "line spacing double")
     now = Manuscript.find(manuscript.id).document
-    expect(%w[BodyText Heading2 Heading3 Heading1].map { |id| now.cascade.of_style(now.styles[id], :paragraph)[:line_spacing][:value] }).to eq [2.0, 2.0, 1.0, 1.0792]
+    expect(%w[BodyText Heading2 Heading3 Heading1].map { |id|
+      now.cascade.of_style(now.styles[id],
+        :paragraph)[:line_spacing][:value]
+    }).to eq [2.0, 2.0, 1.0, 1.0792]
   end
 
   it "redefines Heading 1 by adoption, and all in it change" do
     heading = manuscript.document.paragraphs.find { |p| p.style_id == "Heading1" }
-    manuscript.perform(Norvel::Edits::Several.new([Norvel::Edits::MakeEqual.new([heading.id], :align, "right")]), version: 0)
+    manuscript.perform(Norvel::Edits::Several.new([Norvel::Edits::MakeEqual.new([heading.id], :align, "right")]),
+      version: 0)
     visit "#{at}/galley?at=#{heading.id}"
     find("summary", text: "The style takes this look …").click
     click_button "Let it take this look"
@@ -204,7 +215,8 @@ RSpec.describe "styles", type: :feature do
     click_button "Keep"
     expect(page).to have_field("v-tabs", with: "right 15 cm with dots")
     fill_in "v-color", with: "#999999"
-    expect(page).to have_css(".ripple", text: /Colour on ground: 21.0 : 1 .* before, 2.8 : 1 on white, too little after/)
+    expect(page).to have_css(".ripple",
+      text: /Colour on ground: 21.0 : 1 .* before, 2.8 : 1 on white, too little after/)
     fill_in "v-borders", with: "under it"
     expect(page).to have_css("#said [role=alert]", text: "not a side")
   end
@@ -212,7 +224,9 @@ RSpec.describe "styles", type: :feature do
   # The handbook's quotation: a style from a paragraph, single-spaced and inset, put on all that look so.
   it "makes a block quotation style from a paragraph and puts it on all long quotations" do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
-    quote = thesis.document.paragraphs.find { |p| Norvel::Survey::Suggestions.of(thesis.document).role(p.id) == "quote" }
+    quote = thesis.document.paragraphs.find do |p|
+      Norvel::Survey::Suggestions.of(thesis.document).role(p.id) == "quote"
+    end
     visit "/manuscripts/#{thesis.id}/galley?at=#{quote.id}"
     expect(page).to have_css("#bench h2", text: "Paragraph")
     find("body").send_keys("R")
@@ -222,7 +236,8 @@ RSpec.describe "styles", type: :feature do
     click_button "Make it"
     expect(page).to have_css("#said", text: "Make the style Long Quotation from 24 paragraphs")
     made = Manuscript.find(thesis.id).document
-    expect([made.uses[made.styles.named("Long Quotation").id], made.styles.named("Long Quotation").paragraph[:indent_left]]).to eq [24, 53.85]
+    expect([made.uses[made.styles.named("Long Quotation").id], made.styles.named("Long Quotation")
+      .paragraph[:indent_left]]).to eq [24, 53.85]
   end
 
   it "puts words in a character style" do
@@ -259,7 +274,8 @@ RSpec.describe "styles", type: :feature do
     click_button "Start"
     expect(page).to have_css(".row", text: "On Weirs")
     made = Manuscript.last.document
-    expect([made.style_name(made.paragraphs[0]), made.info[:author], made.paragraphs.map(&:text)]).to eq ["Title", "I. Aldermoor", ["On Weirs", "I. Aldermoor", "Introduction", "Begin here."]]
+    expect([made.style_name(made.paragraphs[0]), made.info[:author], made.paragraphs.map(&:text)])
+      .to eq ["Title", "I. Aldermoor", ["On Weirs", "I. Aldermoor", "Introduction", "Begin here."]]
   end
 
   # Source: axe-core (Deque Systems).

@@ -17,7 +17,9 @@ RSpec.describe "survey and galley", type: :feature do
     fill_in "q", with: text
     find("#q").send_keys(:enter)
     expect(page).to have_css("#bench h2", text: /Paragraph|paragraphs/)
-    expect(page).to have_css("#selected", text: "· #{manuscript.reload.document.paragraphs.count { |p| p.text.strip.match?(text.start_with?("/") ? Regexp.new(text[1..-2]) : text) }} selected")
+    expect(page).to have_css("#selected",
+      text: "· #{manuscript.reload.document.paragraphs
+      .count { |p| p.text.strip.match?(text.start_with?("/") ? Regexp.new(text[1..-2]) : text) }} selected")
   end
 
   def said(text)
@@ -34,12 +36,14 @@ RSpec.describe "survey and galley", type: :feature do
     expect(page).to have_css("#selected", text: "811 selected")
     act.call { keys("0") }
     said("put 811 paragraphs in Body Text")
-    {"/^(CHAPTER \\d|Abstract$|REFERENCES$)/" => "1", "/^\\d\\.\\d /" => "2", "/^(Figure|Table) \\d/" => "c", "Paid to the two brothers" => "q", "Salt and Timber: repairing" => "i", "Quay Press" => "r"}.each do |sought, key|
+    {"/^(CHAPTER \\d|Abstract$|REFERENCES$)/" => "1", "/^\\d\\.\\d /" => "2", "/^(Figure|Table) \\d/" => "c",
+     "Paid to the two brothers" => "q", "Salt and Timber: repairing" => "i", "Quay Press" => "r"}.each do |sought, key|
       act.call { find_all(sought) }
       act.call { keys(key) }
       said(/put \d+ paragraphs? in (Heading|Caption|Block|Title|Bib)/i)
     end
-    %w[3 t].zip([Norvel::Survey::Suggestions.new(manuscript.document).to_h.find { |_, s| s.role == "heading_3" }.first, manuscript.document.paragraphs.find { |p| p.part == :table }.id]).each do |key, id|
+    %w[3 t].zip([Norvel::Survey::Suggestions.new(manuscript.document).to_h.find { |_, s| s.role == "heading_3" }.first,
+      manuscript.document.paragraphs.find { |p| p.part == :table }.id]).each do |key, id|
       act.call { visit "#{at}/galley?at=#{id}" }
       expect(page).to have_css("#bench h2", text: "Paragraph")
       act.call { keys("R") }
@@ -48,15 +52,20 @@ RSpec.describe "survey and galley", type: :feature do
       said(/ in (Heading 3|Table Text)/)
     end
     document = Manuscript.find(manuscript.id).document
-    expect(document.uses.transform_keys { |id| document.styles[id].name }.keys).to match_array ["Title", "Body Text", "Heading 1", "Heading 2", "Heading 3", "Block Quote", "Caption", "Table Text", "Bibliography"]
-    expect(Norvel::Survey::Outline.new(document).marked.map { |entry| [entry.level, entry.skipped] }.tally).to eq({[1, nil] => 9, [2, nil] => 35, [3, nil] => 10})
+    expect(document.uses.transform_keys { |id| document.styles[id].name }.keys)
+      .to match_array ["Title", "Body Text", "Heading 1", "Heading 2", "Heading 3", "Block Quote", "Caption",
+        "Table Text", "Bibliography"]
+    expect(Norvel::Survey::Outline.new(document).marked.map { |entry| [entry.level, entry.skipped] }.tally)
+      .to eq({[1, nil] => 9, [2, nil] => 35, [3, nil] => 10})
     puts "\n  every paragraph in a style after #{actions} actions"
     expect(actions).to be < 40
   end
 
   it "tells the truth on top, makes near misses equal, and puts suggested roles in styles as one change" do
     visit "#{at}/survey"
-    expect(page).to have_css(".verdict", text: "622 paragraphs wear 18 looks but only 1 style. 189 more are blank. 54 look like headings; none is marked as one.")
+    expect(page).to have_css(".verdict",
+      text: "622 paragraphs wear 18 looks but only 1 style. 189 more are blank. 54 look like headings; none is " \
+      "marked as one.")
     within(".misses li", text: "4 at 1.93 cm") { click_button "make equal" }
     expect(page).to have_no_css(".misses li", text: "1.93 cm")
     click_link "Put each kind in its style …"
@@ -98,7 +107,8 @@ RSpec.describe "survey and galley", type: :feature do
     visit "#{at}/galley?at=24"
     find("#change-words summary").click
     click_link "Paste after it …"
-    page.execute_script("document.querySelector('#paste-html').value = '<h2>A new head</h2><p>With <em>weight</em>.</p>'")
+    page.execute_script("document.querySelector('#paste-html').value = '<h2>A new head</h2><p>With " \
+      "<em>weight</em>.</p>'")
     fill_in "paste-text", with: "A new head"
     click_button "See how it would go in"
     expect(page).to have_css(".pastelist tr", text: "Heading 2 A new head")
@@ -129,7 +139,8 @@ RSpec.describe "survey and galley", type: :feature do
   # Source: axe-core (Deque Systems).
   it "has no fault that axe-core finds" do
     at = "/manuscripts/#{Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx").id}"
-    ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "roles", "beside", "paste"].each do |station|
+    ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "roles", "beside", "paste"]
+      .each do |station|
       visit "#{at}/#{station}"
       expect(page).to be_axe_clean.excluding(".outcome-line") # the document's own colours
     end
@@ -140,8 +151,10 @@ RSpec.describe "survey and galley", type: :feature do
 
   # Reading and checking work on a telephone: nothing is wider than 390 pixels.
   it "fits a narrow screen at every station" do
-    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
-    %w[survey survey?view=outline survey?view=aloud roles styles styles?section=1 templates?template=ship:short-notice galley?at=5 findings handover ledger beside].each do |station|
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1,
+      mobile: true)
+    %w[survey survey?view=outline survey?view=aloud roles styles styles?section=1 templates?template=ship:short-notice
+      galley?at=5 findings handover ledger beside].each do |station|
       visit "/manuscripts/#{manuscript.id}/#{station}"
       expect([station, page.evaluate_script("document.documentElement.scrollWidth")]).to eq [station, 390]
     end

@@ -23,7 +23,8 @@ RSpec.describe "the web application", :web do
 
   def upload(bytes, name)
     file = Tempfile.new(["x", ".docx"], binmode: true).tap { |f| f.write(bytes) && f.rewind }
-    send_form("/manuscripts", file: Rack::Test::UploadedFile.new(file.path, "application/octet-stream", true, original_filename: name))
+    send_form("/manuscripts",
+      file: Rack::Test::UploadedFile.new(file.path, "application/octet-stream", true, original_filename: name))
   end
 
   it "takes a file in and opens it" do
@@ -48,13 +49,16 @@ RSpec.describe "the web application", :web do
     expect(last_response.status).to eq 403
     get "/"
     policy = last_response.headers["content-security-policy"]
-    expect(policy).to include("default-src 'none'", "script-src 'self'", "style-src 'self'").and(satisfy { |text| !text.match?(/unsafe|http|\*/) })
+    expect(policy).to include("default-src 'none'", "script-src 'self'", "style-src 'self'")
+      .and(satisfy { |text| !text.match?(/unsafe|http|\*/) })
     expect(last_response.headers["set-cookie"]).to match(/httponly/i).and match(/samesite=lax/i)
     expect(last_response.headers.to_h.slice("x-frame-options", "x-content-type-options").values).to eq %w[DENY nosniff]
   end
 
   it "never shows a document's text unescaped" do
-    sneaky = Manuscript.bring_in(package(p(r("<script>alert(1)</script>", '<w:rFonts w:ascii="x&quot;;}&lt;/w:style>&lt;script>" w:hAnsi="y"/>')), title: "&lt;img src=x&gt;", styles: style("S", "&lt;b&gt;bold", default: true)), filename: "x.docx")
+    sneaky = Manuscript.bring_in(package(p(r("<script>alert(1)</script>",
+      '<w:rFonts w:ascii="x&quot;;}&lt;/w:style>&lt;script>" w:hAnsi="y"/>')), title: "&lt;img src=x&gt;",
+      styles: style("S", "&lt;b&gt;bold", default: true)), filename: "x.docx")
     %w[galley findings handover ledger].each do |station|
       get "/manuscripts/#{sneaky.id}/#{station}"
       expect(last_response.status).to eq 200
@@ -96,7 +100,8 @@ RSpec.describe "the web application", :web do
     manuscript.perform(Norvel::Guide::MendSafe.new(manuscript.rules), version: 0)
     get "/manuscripts/#{manuscript.id}/download"
     expect(last_response.headers["content-disposition"]).to include("thesis, clean.docx")
-    expect(Norvel::Seal.of(Norvel::Formats.read(last_response.body, name: "x")).words).to eq Norvel::Seal.of(manuscript.first_document).words
+    expect(Norvel::Seal.of(Norvel::Formats.read(last_response.body, name: "x")).words)
+      .to eq Norvel::Seal.of(manuscript.first_document).words
     get "/manuscripts/#{manuscript.id}/original"
     expect(last_response.body).to eq manuscript.original.bytes
   end
@@ -109,7 +114,8 @@ RSpec.describe "the web application", :web do
   end
 
   it "works as plain pages: a form without scripts puts paragraphs in a style" do
-    send_form("/manuscripts/#{manuscript.id}/edits/style", "paragraph[]": "3", paragraph: ["3"], style: "Heading2", version: 0)
+    send_form("/manuscripts/#{manuscript.id}/edits/style", "paragraph[]": "3", paragraph: ["3"], style: "Heading2",
+      version: 0)
     expect(manuscript.reload.document.style_name(manuscript.document.paragraph(3))).to eq "Heading 2"
   end
 end

@@ -9,7 +9,8 @@ RSpec.describe "drawings" do
   # An object with the helpers of a page of this document.
   def page_of(body, styles: "", **parts)
     bytes = package(body, styles:, **parts)
-    helper = Object.new.extend(Page, Units, Putting, Against, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView, StyleLetters, StyleView, SpecimenView, ListView, PageSetView, StyleChanges)
+    helper = Object.new.extend(Page, Units, Putting, Against, Strokes, Gauge, GalleyRow, LookSheet, Spine, SurveyView,
+      StyleLetters, StyleView, SpecimenView, ListView, PageSetView, StyleChanges)
     helper.instance_variable_set(:@manuscript, Manuscript.bring_in(bytes, filename: "drawn.docx"))
     helper.define_singleton_method(:params) { @params ||= {} }
     helper
@@ -25,7 +26,8 @@ RSpec.describe "drawings" do
 
     it "says its measures in words" do
       helper = page_of(p(r("x"), '<w:ind w:left="720" w:hanging="360"/><w:spacing w:after="120"/>'))
-      expect(helper.gauge(helper.document.paragraphs[0])).to include('aria-label="left indent 1.27 cm, first line -0.64 cm, space after 6 pt"')
+      expect(helper.gauge(helper.document.paragraphs[0]))
+        .to include('aria-label="left indent 1.27 cm, first line -0.64 cm, space after 6 pt"')
     end
 
     it "dimensions only what is not nothing" do
@@ -50,7 +52,8 @@ RSpec.describe "drawings" do
     end
 
     it "draws forms by role: one path a form" do
-      helper = page_of(p(r("Head"), '<w:pStyle w:val="H1"/>') + p(r("Text")) + p(r("Quoted"), '<w:pStyle w:val="Q"/>'), styles: style("H1", "heading 1") + style("Q", "Quote"))
+      helper = page_of(p(r("Head"), '<w:pStyle w:val="H1"/>') + p(r("Text")) + p(r("Quoted"), '<w:pStyle w:val="Q"/>'),
+        styles: style("H1", "heading 1") + style("Q", "Quote"))
       expect(helper.spine_paths.keys).to match_array %w[h1 b q]
     end
   end
@@ -69,8 +72,11 @@ RSpec.describe "drawings" do
     end
 
     it "measures in points of the screen" do
-      helper = page_of(p(r("a", '<w:sz w:val="24"/>'), '<w:ind w:left="720"/><w:spacing w:line="480" w:lineRule="auto"/>'))
-      expect(helper.look_rules(helper.document.paragraphs)).to include("font-size:calc(var(--pt)*12)", "padding-left:calc(var(--pt)*36)", "--lines:2.0", "line-height:var(--line,calc(var(--lines,1)*1.1499))")
+      helper = page_of(p(r("a", '<w:sz w:val="24"/>'),
+        '<w:ind w:left="720"/><w:spacing w:line="480" w:lineRule="auto"/>'))
+      expect(helper.look_rules(helper.document.paragraphs))
+        .to include("font-size:calc(var(--pt)*12)", "padding-left:calc(var(--pt)*36)", "--lines:2.0",
+          "line-height:var(--line,calc(var(--lines,1)*1.1499))")
     end
   end
 
@@ -96,7 +102,8 @@ RSpec.describe "drawings" do
 
   describe SurveyView do
     it "draws values to scale, the most frequent the largest" do
-      helper = page_of(p(r("word " * 9, '<w:sz w:val="20"/>')) * 4 + p(r("word " * 9, '<w:sz w:val="24"/>')) + p(r("word " * 9, '<w:sz w:val="40"/>')))
+      helper = page_of(p(r("word " * 9, '<w:sz w:val="20"/>')) * 4 + p(r("word " * 9, '<w:sz w:val="24"/>')) +
+        p(r("word " * 9, '<w:sz w:val="40"/>')))
       dots = helper.strip(:size).scan(/cx="([\d.]+)" cy="\d+" r="([\d.]+)"/).map { |pair| pair.map(&:to_f) }
       left, middle, right = dots.map(&:first)
       expect((middle - left) / (right - left)).to be_within(0.01).of(0.2)
@@ -110,11 +117,15 @@ RSpec.describe "drawings" do
   end
 
   describe StyleView do
-    let(:styles) { style("Body", "Body Text", based_on: "Normal", ppr: '<w:ind w:firstLine="720"/>') + style("Inset", "Inset", based_on: "Body") + style("Spare", "Spare") }
+    let(:styles) do
+      style("Body", "Body Text", based_on: "Normal", ppr: '<w:ind w:firstLine="720"/>') +
+        style("Inset", "Inset", based_on: "Body") + style("Spare", "Spare")
+    end
     let(:helper) { page_of(p(r("x"), '<w:pStyle w:val="Inset"/>'), styles:) }
 
     it "draws the tree of what is based on what, unused ones folded" do
-      expect(helper.lineage.rows.map { |leaf| [leaf.group? ? leaf.thing : helper.leaf_name(leaf), leaf.depth] }).to eq [["Paragraphs", 0], ["Normal", 0], ["Body Text", 1], ["Inset", 2], ["Pages", 0], ["Section 1", 0]]
+      expect(helper.lineage.rows.map { |leaf| [leaf.group? ? leaf.thing : helper.leaf_name(leaf), leaf.depth] })
+        .to eq [["Paragraphs", 0], ["Normal", 0], ["Body Text", 1], ["Inset", 2], ["Pages", 0], ["Section 1", 0]]
       expect(helper.lineage(all: true).rows.select(&:style?).map { |leaf| leaf.thing.name }).to include("Spare")
       expect(helper.unused_styles.map(&:name)).to eq ["Spare"]
     end
@@ -122,7 +133,8 @@ RSpec.describe "drawings" do
     it "says where a value comes from" do
       inset = helper.document.styles["Inset"]
       expect(helper.style_value(inset, Norvel::Styles::Properties[:first_line])).to eq ["1.27 cm", "Body Text"]
-      expect(helper.style_value(helper.document.styles["Body"], Norvel::Styles::Properties[:first_line])).to eq ["1.27 cm", nil]
+      expect(helper.style_value(helper.document.styles["Body"], Norvel::Styles::Properties[:first_line]))
+        .to eq ["1.27 cm", nil]
     end
 
     it "understands what was typed, and leaves alone what was not" do

@@ -15,7 +15,9 @@ RSpec.describe "formats as plain pages" do
     last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
   end
 
-  def send_file(bytes, name) = post("/manuscripts", {authenticity_token: token, file: Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", original_filename: name)})
+  def send_file(bytes, name) = post("/manuscripts",
+    {authenticity_token: token,
+     file: Rack::Test::UploadedFile.new(StringIO.new(bytes), "application/octet-stream", original_filename: name)})
 
   def body = last_response.body
 
@@ -30,12 +32,14 @@ RSpec.describe "formats as plain pages" do
       expect(body).to include("has no styles yet", "What was moved", "2. The new seat was levelled")
       get "/"
       expect(body).to include("The tide gauge at the old pier", "waiting to be dressed")
-      post "/texts/#{LooseText.last.id}/dress", {authenticity_token: token, template: "ship:ravelmouth-thesis", against: "guide:ravelmouth-house"}
+      post "/texts/#{LooseText.last.id}/dress",
+        {authenticity_token: token, template: "ship:ravelmouth-thesis", against: "guide:ravelmouth-house"}
       expect(last_response.status).to eq 303
       follow_redirect!
       expect(body).to include("The tide gauge at the old pier", "Heading 1")
       made = Manuscript.last
-      expect([made.filename, made.guide, made.loose_text.filename]).to eq ["tide gauge.docx", "ravelmouth-house", "tide gauge.md"]
+      expect([made.filename, made.guide, made.loose_text.filename])
+        .to eq ["tide gauge.docx", "ravelmouth-house", "tide gauge.md"]
       get "/"
       expect(body).not_to include "waiting to be dressed"
     end
@@ -56,7 +60,8 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "may be a web page or plain text" do
-      {"a.html" => "<h1>Head</h1><p>words</p>", "b.txt" => "words and words", "c.markdown" => "*so*"}.each do |name, source|
+      {"a.html" => "<h1>Head</h1><p>words</p>", "b.txt" => "words and words", "c.markdown" => "*so*"}
+        .each do |name, source|
         send_file(source, name)
         follow_redirect!
         expect([name, last_response.status]).to eq [name, 200]
@@ -72,7 +77,9 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "is refused what it can't wear" do
-      {template: "ship:none", against: "guide:ravelmouth-house"}.then { |odd| post "/texts/#{text.id}/dress", {authenticity_token: token, **odd} }
+      {template: "ship:none", against: "guide:ravelmouth-house"}.then do |odd|
+        post "/texts/#{text.id}/dress", {authenticity_token: token, **odd}
+      end
       expect(last_response.status).to eq 422
       post "/texts/#{text.id}/dress", {authenticity_token: token, template: "ship:short-notice", against: "guide:none"}
       expect([last_response.status, body]).to match [422, /no such guide/]
@@ -88,20 +95,24 @@ RSpec.describe "formats as plain pages" do
 
   describe "an .odt on the shelf" do
     it "is drawn at every station" do
-      %w[survey survey?view=outline roles styles templates galley paste beside findings plan ledger handover discard].each do |path|
+      %w[survey survey?view=outline roles styles templates galley paste beside findings plan ledger handover discard]
+        .each do |path|
         get "/manuscripts/#{minutes.id}/#{path}"
         expect([path, last_response.status]).to eq [path, 200]
       end
     end
 
     it "is dressed in a template that ships as .docx, and taken back" do
-      post "/manuscripts/#{minutes.id}/templates/apply", {authenticity_token: token, version: 0, template: "ship:ravelmouth-report", asked: "1", page: "1", numbering: "1"}
+      post "/manuscripts/#{minutes.id}/templates/apply",
+        {authenticity_token: token, version: 0, template: "ship:ravelmouth-report", asked: "1", page: "1",
+         numbering: "1"}
       expect(last_response.status).to eq 303
       document = Manuscript.find(minutes.id).document
       expect(document.styles.named("Text body")).not_to be_nil
       expect(Norvel::Formats.write(document).bytes).to start_with "PK"
       Manuscript.find(minutes.id).take_back(version: 1)
-      expect(Norvel::Formats.write(Manuscript.find(minutes.id).document).bytes).to eq Norvel::Formats.write(minutes.first_document).bytes
+      expect(Norvel::Formats.write(Manuscript.find(minutes.id).document).bytes)
+        .to eq Norvel::Formats.write(minutes.first_document).bytes
     end
 
     it "saves its styles as a template that .docx documents wear" do
@@ -116,7 +127,8 @@ RSpec.describe "formats as plain pages" do
     it "starts a new document where its template is one" do
       SavedTemplate.create!(name: "Minutes", bytes: Norvel::Formats::Template.bytes(minutes.document))
       post "/new", {authenticity_token: token, template: SavedTemplate.all_by_key.key("Minutes"), title: "New minutes"}
-      expect([last_response.status, Manuscript.last.filename, Manuscript.last.document.format]).to eq [303, "New minutes.odt", "odt"]
+      expect([last_response.status, Manuscript.last.filename, Manuscript.last.document.format])
+        .to eq [303, "New minutes.odt", "odt"]
     end
   end
 
@@ -131,9 +143,12 @@ RSpec.describe "formats as plain pages" do
     end
 
     it "gives each with the words that are in it" do
-      {"docx" => "minutes, clean.docx", "fodt" => "minutes, clean.fodt", "markdown" => "minutes, clean.md", "html" => "minutes, clean.html", "text" => "minutes, clean.txt", "odt" => "minutes, clean.odt"}.each do |format, name|
+      {"docx" => "minutes, clean.docx", "fodt" => "minutes, clean.fodt", "markdown" => "minutes, clean.md",
+       "html" => "minutes, clean.html", "text" => "minutes, clean.txt", "odt" => "minutes, clean.odt"}
+        .each do |format, name|
         get "/manuscripts/#{minutes.id}/download", {as: format}
-        expect([last_response.status, last_response.headers["Content-Disposition"]]).to match [200, /#{Regexp.escape(name)}/]
+        expect([last_response.status, last_response.headers["Content-Disposition"]])
+          .to match [200, /#{Regexp.escape(name)}/]
         expect(last_response.media_type).to eq Norvel::Formats[format].media_type(name)
       end
     end
@@ -141,7 +156,8 @@ RSpec.describe "formats as plain pages" do
     it "is of the document as it is now" do
       before = get("/manuscripts/#{minutes.id}/download", {as: "text"}).body
       Manuscript.find(minutes.id).perform(Norvel::Edits::Retype.new(1, "Another title"), version: 0)
-      expect(get("/manuscripts/#{minutes.id}/download", {as: "text"}).body).to eq before.sub("Harbour Authority of Ravelmouth", "Another title")
+      expect(get("/manuscripts/#{minutes.id}/download", {as: "text"}).body)
+        .to eq before.sub("Harbour Authority of Ravelmouth", "Another title")
     end
 
     it "refuses a format that it does not know" do
@@ -155,7 +171,9 @@ RSpec.describe "formats as plain pages" do
   end
 
   it "pastes Markdown's and the web's structure by the readers that files have" do
-    post "/manuscripts/#{minutes.id}/paste", {authenticity_token: token, version: 0, after: "1", html: "<h2>Pasted</h2><ul><li>one</li></ul><table><tr><td>cell</td></tr></table>", text: ""}
+    post "/manuscripts/#{minutes.id}/paste",
+      {authenticity_token: token, version: 0, after: "1",
+       html: "<h2>Pasted</h2><ul><li>one</li></ul><table><tr><td>cell</td></tr></table>", text: ""}
     expect(last_response.status).to eq 200
     expect(body).to include("Pasted", "one", "cell")
   end

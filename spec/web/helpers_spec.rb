@@ -3,12 +3,16 @@
 WebApp.boot
 
 RSpec.describe "helpers" do
-  # What a station's templates call shares one namespace: a name that two define is a fault of the later one, but where it
-  # goes on to the other.
+  # What a station's templates call shares one namespace: a name that two define is a fault of the later one, but where
+  # it goes on to the other.
   Web::STATIONS.each do |station|
     it "define each name once for the #{station}" do
-      modules = station.ancestors.grep_v(Class).select { |mod| Object.const_source_location(mod.name)&.first.to_s.include?("/app/stations/") }
-      names = [station, *modules].flat_map { |mod| (mod.instance_methods(false) + mod.private_instance_methods(false)).reject { |name| name.to_s.match?(/[A-Z]/) } }
+      modules = station.ancestors.grep_v(Class).select do |mod|
+        Object.const_source_location(mod.name)&.first.to_s.include?("/app/stations/")
+      end
+      names = [station, *modules].flat_map do |mod|
+        (mod.instance_methods(false) + mod.private_instance_methods(false)).reject { |name| name.to_s.match?(/[A-Z]/) }
+      end
       expect(names.tally.select { |_, count| count > 1 }.keys - [:here_again]).to eq []
       expect(modules.size).to be > 8
     end

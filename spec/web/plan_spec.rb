@@ -10,7 +10,9 @@ RSpec.describe "the plan and what a person decides" do
 
   before { WebApp.clear }
 
-  let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
+  let(:manuscript) do
+    Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house")
+  end
   let(:at) { "/manuscripts/#{manuscript.id}" }
 
   def now = Manuscript.find(manuscript.id)
@@ -27,7 +29,8 @@ RSpec.describe "the plan and what a person decides" do
 
   it "shows what would change, what it keeps and what is left, and does nothing" do
     get "#{at}/plan"
-    expect(body).to include("9 paragraphs go in <b>Heading 2</b>", "nothing is done yet", "Left for you to decide", "no word changes", "When it is done")
+    expect(body).to include("9 paragraphs go in <b>Heading 2</b>", "nothing is done yet", "Left for you to decide",
+      "no word changes", "When it is done")
     get "#{at}/plan.css"
     expect([last_response.status, body]).to match [200, /\.p[0-9a-f]+\{/]
     expect(now.ledger_entries).to be_empty
@@ -38,7 +41,8 @@ RSpec.describe "the plan and what a person decides" do
     keys = parts(body)
     form "findings/mend_safe", shown: keys, part: keys - ["put_in_style Heading 2"]
     document = now.document
-    expect(document.uses[document.styles.named("Heading 2").id]).to eq Norvel::Formats.read(Demo::Handbook.new.bytes, name: "h.docx").then { |came| came.uses["Heading2"] }
+    expect(document.uses[document.styles.named("Heading 2").id])
+      .to eq Norvel::Formats.read(Demo::Handbook.new.bytes, name: "h.docx").then { |came| came.uses["Heading2"] }
     expect(now.ledger_entries.first.kinds).to include("Put 3 paragraphs in Heading 1")
     form "take_back"
     expect(now.document.paragraphs).to eq manuscript.document.paragraphs
@@ -48,7 +52,8 @@ RSpec.describe "the plan and what a person decides" do
     get "#{at}/plan"
     keys = parts(body)
     form "plan", {"HTTP_HX_REQUEST" => "true"}, shown: keys, part: keys - ["space_for_blanks"]
-    expect(body).to include('hx-swap-oob="innerHTML:#station"', 'hx-swap-oob="innerHTML:#plan-bench"', "left out of the plan")
+    expect(body).to include('hx-swap-oob="innerHTML:#station"', 'hx-swap-oob="innerHTML:#plan-bench"',
+      "left out of the plan")
     form "plan", shown: keys + ["keep_with_next"], part: []
     expect(body).to include("nothing that is safe to do")
   end
@@ -114,7 +119,8 @@ RSpec.describe "the plan and what a person decides" do
     expect(body).to include("Line spacing double on", "paragraphs change")
     form "styles/value", property: "line_spacing", value: "double", on: %w[body]
     expect(now.ledger_entries.last.title).to start_with "Line spacing double on"
-    wrong = {[%w[body], "size", "big"] => /not a length/, [[], "size", "12"] => /Nothing is ticked/, [%w[body], "shoe", "12"] => /no property/, [%w[body], "size", ""] => /Type a value/}
+    wrong = {[%w[body], "size", "big"] => /not a length/, [[], "size", "12"] => /Nothing is ticked/,
+             [%w[body], "shoe", "12"] => /no property/, [%w[body], "size", ""] => /Type a value/}
     wrong.each do |(on, property, value), said|
       form("styles/value", on:, property:, value:)
       expect([last_response.status, body]).to match [422, said]

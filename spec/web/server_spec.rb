@@ -4,16 +4,20 @@
 RSpec.describe "the server" do
   # A text of some 300 pages, a little different each time.
   def long_text(number)
-    words = "the tide came in over the flats and the keeper of the gate wrote down the hour and the height in the book of the harbour "
+    words = "the tide came in over the flats and the keeper of the gate wrote down the hour and the height in the " \
+      "book of the harbour "
     package((1..1200).map { |n| p(r("#{number}.#{n} #{words * 4}")) }.join)
   end
 
   # kill -9 at any moment loses nothing that was answered.
   it "has every answered change when it comes back from being killed" do
     Server.open do |server|
-      expect(Dir.children(server.folder)).to include("s.sqlite3", "s.sqlite3.demo-loaded") # the sign stands beside its own database
+      expect(Dir.children(server.folder))
+        .to include("s.sqlite3", "s.sqlite3.demo-loaded") # the sign stands beside its own database
       client = server.client
-      answers = Array.new(5) { |n| client.post("/manuscripts/3/edits/style", {ids: (10 + n).to_s, style: "Heading1", version: n}) }
+      answers = Array.new(5) do |n|
+        client.post("/manuscripts/3/edits/style", {ids: (10 + n).to_s, style: "Heading1", version: n})
+      end
       Thread.new { client.post("/manuscripts/3/edits/clear", {ids: "1-800", version: 5}) }.report_on_exception = false
       sleep 0.02
       server.kill
@@ -52,7 +56,11 @@ RSpec.describe "the server" do
       expect(answers.map(&:code).tally).to eq("303" => 20)
       ids = answers.first(8).map { |answer| clients.first.document_of(answer) }
       changes = ids.zip(clients).map do |id, client|
-        Thread.new { Array.new(25) { |version| client.post("/manuscripts/#{id}/edits/case", {ids: (version + 1).to_s, case: "capitals", version:}).code } }
+        Thread.new do
+          Array.new(25) do |version|
+            client.post("/manuscripts/#{id}/edits/case", {ids: (version + 1).to_s, case: "capitals", version:}).code
+          end
+        end
       end
       expect(changes.flat_map(&:value).tally).to eq("303" => 200)
     end
@@ -65,7 +73,10 @@ RSpec.describe "the server" do
         expect([first.cookie, second.cookie].map { |cookie| cookie[/\A[^=]+/] }.uniq.size).to eq 2
         both = [first, second].map(&:cookie).join("; ")
         [first, second].each { |client| client.instance_variable_set(:@cookie, both) }
-        expect([first, second].map { |client| client.post("/manuscripts/1/edits/case", {ids: "1", case: "capitals", version: 0}).code }).to eq %w[303 303]
+        expect([first, second].map { |client|
+          client.post("/manuscripts/1/edits/case",
+            {ids: "1", case: "capitals", version: 0}).code
+        }).to eq %w[303 303]
       end
     end
   end

@@ -26,7 +26,8 @@ RSpec.describe "setting sheets up" do
   it "of heads: unknown matters and ways show the first, what can't be is said" do
     get "#{at}/heads", matter: "ninety", which: "sideways"
     expect([last_response.status, body]).to match [200, /Head, left/]
-    expect(post_form("#{at}/heads/ripple", version: 0, header_left: "{author}")).to match [200, /nothing of its author yet/]
+    expect(post_form("#{at}/heads/ripple", version: 0, header_left: "{author}"))
+      .to match [200, /nothing of its author yet/]
     expect(post_form("#{at}/heads", version: 0, header_left: "x" * 9000)).to match [400, /longer than this page takes/]
     expect(post_form("#{at}/heads", version: 7, header_left: "x").first).to eq 409
     expect(post_form("#{at}/heads", version: 0, which: "first", join: "first").first).to be_between(303, 422)
@@ -59,7 +60,8 @@ RSpec.describe "setting sheets up" do
   it "of pages: a negative length is no margin, a paper is changed, all sheets with it" do
     expect(post_form("#{at}/1/setup", version: 0, of_page: {"margin_top" => "-5 mm"}).first).to eq 422
     expect(post_form("#{at}/1/setup", version: 0, paper: "Letter", lies: "lying", scope: "document").first).to eq 303
-    expect(Manuscript.find(made.id).document.sections.map { |one| [one.width.round, one.height.round] }.uniq).to eq [[792, 612]]
+    expect(Manuscript.find(made.id).document.sections.map { |one| [one.width.round, one.height.round] }.uniq)
+      .to eq [[792, 612]]
   end
 
   it "of parts and captions: what is not there to be put in is refused" do
@@ -67,8 +69,10 @@ RSpec.describe "setting sheets up" do
       get "#{at}/#{station}"
       expect(last_response.status).to eq 200
     end
-    expect(post_form("#{at}/parts", version: 0, put_in: "colophon")).to match [422, /can&#39;t put in a part of that kind/]
-    expect(post_form("#{at}/parts/ripple", version: 0, put_in: "list_of_figures")).to match [200, /nothing that the list of figures could stand before|no caption/]
+    expect(post_form("#{at}/parts", version: 0, put_in: "colophon"))
+      .to match [422, /can&#39;t put in a part of that kind/]
+    expect(post_form("#{at}/parts/ripple", version: 0, put_in: "list_of_figures"))
+      .to match [200, /nothing that the list of figures could stand before|no caption/]
     expect(post_form("#{at}/captions", version: 0, act: "count")).to match [422, /None of these is a caption/]
     expect(post_form("#{at}/captions", version: 0, act: "refresh").first).to eq 422
   end
@@ -95,7 +99,8 @@ RSpec.describe "setting sheets up" do
   end
 
   it "of files with next to nothing in them" do
-    [package("<w:p/>"), package(""), package(table([%w[a b]])), package(p(r("One")) + "<w:p><w:pPr><w:sectPr/></w:pPr></w:p>")].each do |bytes|
+    [package("<w:p/>"), package(""),
+      package(table([%w[a b]])), package(p(r("One")) + "<w:p><w:pPr><w:sectPr/></w:pPr></w:p>")].each do |bytes|
       place = "/manuscripts/#{bring(bytes).id}/sheets"
       ["", "/matters", "/heads", "/parts", "/contents", "/captions", "/1"].each do |way|
         get "#{place}#{way}"

@@ -95,7 +95,10 @@ RSpec.describe "the sheets" do
       allow(Paging).to receive(:work_out).and_return(nil)
       get at
       expect([last_response.status, body]).to match [200, /Pages are being worked out/]
-      %w[galley styles survey findings handover].each { |station| expect(get("/manuscripts/#{notice.id}/#{station}")).to be_ok }
+      %w[galley styles survey findings handover].each { |station|
+        expect(get("/manuscripts/#{notice.id}/#{station}"))
+          .to be_ok
+      }
       %w[1 go?to=1].each { |step| expect(get("#{at}/#{step}").status).to eq 303 }
       expect(notice.check.findings.map(&:rule)).not_to include(/pagination/)
     end
@@ -115,7 +118,10 @@ RSpec.describe "the sheets" do
     stub_const("Norvel::Layout::Pages::MOST", 1)
     get at
     expect(body).to include "more than 1 pages", "All other stations work as before"
-    %w[galley styles survey findings handover].each { |station| expect(get("/manuscripts/#{notice.id}/#{station}")).to be_ok }
+    %w[galley styles survey findings handover].each { |station|
+      expect(get("/manuscripts/#{notice.id}/#{station}"))
+        .to be_ok
+    }
   end
 
   it "survive a fault of Norvel's own" do

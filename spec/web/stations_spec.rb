@@ -10,7 +10,9 @@ RSpec.describe "stations as plain pages" do
 
   before { WebApp.clear }
 
-  let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house") }
+  let(:manuscript) do
+    Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house")
+  end
   let(:at) { "/manuscripts/#{manuscript.id}" }
 
   def document = Manuscript.find(manuscript.id).document
@@ -34,8 +36,11 @@ RSpec.describe "stations as plain pages" do
   end
 
   it "draws every page" do
-    pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=consistency", "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates", "templates?template=ship:short-notice",
-      "galley", "galley?at=5", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4", "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
+    pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=consistency",
+      "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates",
+      "templates?template=ship:short-notice",
+      "galley", "galley?at=5", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
+      "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
     pages.each do |path|
       get "#{at}/#{path}"
       expect([path, last_response.status]).to eq [path, 200]
@@ -99,7 +104,8 @@ RSpec.describe "stations as plain pages" do
   it "makes styles of every kind, and changes lists and pages" do
     form "styles/make", kind: "paragraph", name: "Margin Note", outline: "3", letter: "m", next: "BodyText"
     expect_done "Make the style Margin Note"
-    expect([document.styles["MarginNote"].paragraph[:outline_level], document.styles["MarginNote"].next_id, JSON.parse(manuscript.reload.letters)]).to eq [3, "BodyText", {"m" => "MarginNote"}]
+    expect([document.styles["MarginNote"].paragraph[:outline_level], document.styles["MarginNote"].next_id,
+      JSON.parse(manuscript.reload.letters)]).to eq [3, "BodyText", {"m" => "MarginNote"}]
     form "styles/make", kind: "paragraph", name: "Other", letter: "!"
     expect_refused "be a style"
     form "styles/make", kind: "character", name: "Ship Name"
@@ -108,10 +114,13 @@ RSpec.describe "stations as plain pages" do
     expect_done "Change Ship Name: italic yes"
     form "styles/make", kind: "list", name: "Steps", form: "numbers"
     expect_done "Make the list style Steps"
-    form "styles/level", style: "Steps", level: "2", of_level: {format: "upper_roman", before: "(", above: "no", after: ")", marker_at: "1 cm", text_at: "2 cm", suffix: "space", bold: "yes", color: "#1f3864", start: "3"}
+    form "styles/level", style: "Steps", level: "2",
+      of_level: {format: "upper_roman", before: "(", above: "no", after: ")", marker_at: "1 cm", text_at: "2 cm",
+                 suffix: "space", bold: "yes", color: "#1f3864", start: "3"}
     expect_done "Steps, level 2"
     level = document.numbering.level(document.styles["Steps"].paragraph[:list_id], 1)
-    expect([level.text, level.format, level.start, level.suffix, level.paragraph[:first_line], level.run[:bold]]).to eq ["(%2)", "upper_roman", 3, "space", -28.3464, true]
+    expect([level.text, level.format, level.start, level.suffix, level.paragraph[:first_line], level.run[:bold]])
+      .to eq ["(%2)", "upper_roman", 3, "space", -28.3464, true]
     form "styles/level", style: "Steps", level: "2", of_level: {start: "many"}
     expect_refused "not a number to start at"
     form "styles/level", style: "Steps", level: "1", of_level: {format: "bullet", sign: "→"}
@@ -127,12 +136,16 @@ RSpec.describe "stations as plain pages" do
   end
 
   it "numbers headings and takes the typed numbers away that say the same" do
-    typed = Manuscript.bring_in(package(%w[1 2 7].map { |n| p(r("#{n}. Head #{n}"), '<w:pStyle w:val="H"/>') }.join, styles: style("H", "heading 1")), filename: "typed.docx")
+    typed = Manuscript.bring_in(package(%w[1 2 7].map { |n| p(r("#{n}. Head #{n}"), '<w:pStyle w:val="H"/>') }.join,
+      styles: style("H", "heading 1")), filename: "typed.docx")
     get "/"
-    post "/manuscripts/#{typed.id}/styles/number", {authenticity_token: last_response.body[/name="authenticity_token" value="([^"]+)"/, 1], version: 0, scheme: "decimal", typed: "1"}
+    post "/manuscripts/#{typed.id}/styles/number",
+      {authenticity_token: last_response.body[/name="authenticity_token" value="([^"]+)"/, 1], version: 0,
+       scheme: "decimal", typed: "1"}
     expect_done "Number the headings: decimal, 2 typed numbers taken away"
     now = Manuscript.find(typed.id).document
-    expect(now.paragraphs.map { |paragraph| [now.markers[paragraph.id], paragraph.text] }).to eq [["1", "Head 1"], ["2", "Head 2"], ["3", "7. Head 7"]]
+    expect(now.paragraphs.map { |paragraph| [now.markers[paragraph.id], paragraph.text] })
+      .to eq [["1", "Head 1"], ["2", "Head 2"], ["3", "7. Head 7"]]
     expect(last_response.body).to include("you changed the words of 2 paragraphs")
   end
 
@@ -165,7 +178,8 @@ RSpec.describe "stations as plain pages" do
   it "serves every file as what it is, and asks for one where none was chosen" do
     ["#{at}/original", "#{at}/download", "/templates/ship:short-notice/download"].each do |address|
       get address
-      expect([last_response.status, last_response.content_type]).to eq [200, "application/vnd.openxmlformats-officedocument.wordprocessingml.document"]
+      expect([last_response.status, last_response.content_type])
+        .to eq [200, "application/vnd.openxmlformats-officedocument.wordprocessingml.document"]
       expect(last_response["Content-Disposition"]).to match(/\.docx"/)
     end
     form "templates/bring"
@@ -177,12 +191,17 @@ RSpec.describe "stations as plain pages" do
     get "/manuscripts/#{thesis.id}/handover"
     expect(last_response.body).to include("without a description", "/pictures/1")
     get "/manuscripts/#{thesis.id}/pictures/1"
-    expect([last_response.status, last_response.content_type, last_response.body.b[0, 4]]).to eq [200, "image/png", "\x89PNG".b]
+    expect([last_response.status, last_response.content_type, last_response.body.b[0, 4]])
+      .to eq [200, "image/png", "\x89PNG".b]
     get "/manuscripts/#{thesis.id}/pictures/99"
     expect(last_response.status).to eq 404
     get "/"
     token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
-    2.times { post "/manuscripts/#{thesis.id}/pictures", {authenticity_token: token, version: Manuscript.find(thesis.id).lock_version, description: {"1" => "The curve of a spring tide"}} }
+    2.times do
+      post "/manuscripts/#{thesis.id}/pictures",
+        {authenticity_token: token, version: Manuscript.find(thesis.id).lock_version,
+         description: {"1" => "The curve of a spring tide"}}
+    end
     expect([last_response.status, last_response.body]).to match [422, /No description was changed/]
     expect(Manuscript.find(thesis.id).document.pictures.first.description).to eq "The curve of a spring tide"
   end
@@ -226,7 +245,9 @@ RSpec.describe "stations as plain pages" do
 
   it "shows every kind of change as a ripple" do
     form "styles/make", kind: "list", name: "Steps", form: "letters"
-    {"merge" => {style: "Heading2", into: "Heading3"}, "delete" => {style: "Heading2", to: "BodyText"}, "base" => {style: "Heading2", base: "BodyText"}, "number" => {scheme: "decimal"}, "list" => {style: "BodyText", list: "1", level: "1"}, "page" => {section: "1", of_page: {margin_left: "50mm"}},
+    {"merge" => {style: "Heading2", into: "Heading3"}, "delete" => {style: "Heading2", to: "BodyText"},
+     "base" => {style: "Heading2", base: "BodyText"}, "number" => {scheme: "decimal"},
+     "list" => {style: "BodyText", list: "1", level: "1"}, "page" => {section: "1", of_page: {margin_left: "50mm"}},
      "level" => {style: "Steps", level: "1", of_level: {before: "", after: "."}}}.each do |change, values|
       form "styles/#{change}/ripple", {"HTTP_HX_REQUEST" => "true"}, **values
       expect([change, last_response.status, last_response.body.include?("not kept yet")]).to eq [change, 200, true]
@@ -314,7 +335,8 @@ RSpec.describe "stations as plain pages" do
     page = Nokogiri::HTML(last_response.body)
     page.css("#bench *").each(&:remove)
     form "galley/bench", ids: "2"
-    ids = page.css("[id]").map { |one| one["id"] } + Nokogiri::HTML.fragment(last_response.body).css("[id]").map { |one| one["id"] }
+    ids = page.css("[id]").map { |one| one["id"] } + Nokogiri::HTML.fragment(last_response.body).css("[id]")
+      .map { |one| one["id"] }
     expect(ids.tally.select { |_, count| count > 1 }).to eq({})
   end
 
@@ -324,7 +346,8 @@ RSpec.describe "stations as plain pages" do
     form "templates/save", name: "Ours"
     expect_refused "already"
     get "/templates/own:#{SavedTemplate.last.id}/download"
-    expect(Norvel::Formats.read(last_response.body, name: "t").paragraphs.map(&:text)).to include("Body Text: this paragraph shows the style.")
+    expect(Norvel::Formats.read(last_response.body, name: "t").paragraphs.map(&:text))
+      .to include("Body Text: this paragraph shows the style.")
     get "/templates/own:0/download"
     expect_refused "no such template"
   end
@@ -339,11 +362,14 @@ RSpec.describe "stations as plain pages" do
   # List paragraphs with numbering, spacing and indents of their own, as most writers make them.
   describe "Styles of common lists" do
     let(:listed) do
-      own = '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:spacing w:before="60" w:after="60"/><w:ind w:left="700" w:hanging="350"/>'
+      own = '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:spacing w:before="60" w:after="60"/><w:ind ' \
+        'w:left="700" w:hanging="350"/>'
       styles = style("ListParagraph", "List Paragraph", ppr: '<w:ind w:left="720"/>') + style("Heading1", "heading 1")
-      plain = docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') + (p(r("An item of it"), "<w:pStyle w:val=\"ListParagraph\"/>#{own}") * 3) + p(r("Loose item"), own), styles:)
+      plain = docx(p(r("Head"), '<w:pStyle w:val="Heading1"/>') +
+        (p(r("An item of it"), "<w:pStyle w:val=\"ListParagraph\"/>#{own}") * 3) + p(r("Loose item"), own), styles:)
       with_list = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(plain)
-      put = Norvel::Edits::PutInList.new([2, 3, 4, 5], with_list.styles.named("Points").paragraph[:list_id], level: nil).change(with_list)
+      put = Norvel::Edits::PutInList.new([2, 3, 4, 5], with_list.styles.named("Points").paragraph[:list_id], level: nil)
+        .change(with_list)
       Manuscript.bring_in(written(put), filename: "lists.docx")
     end
 
@@ -353,9 +379,12 @@ RSpec.describe "stations as plain pages" do
       faults = listed.document.styles.by_id.keys.flat_map do |id|
         get "/manuscripts/#{listed.id}/styles?style=#{id}"
         expect(last_response.status).to eq 200
-        {"values" => {"values" => {"space_after" => "7pt"}}, "merge" => {into: "Normal"}, "delete" => {to: "Normal", look: "keep"}, "base" => {base: "Normal"}, "list" => {list: "0", level: "1"}, "number" => {scheme: "decimal"}, "unused" => {}}.flat_map do |change, fields|
+        {"values" => {"values" => {"space_after" => "7pt"}}, "merge" => {into: "Normal"},
+         "delete" => {to: "Normal", look: "keep"}, "base" => {base: "Normal"}, "list" => {list: "0", level: "1"},
+         "number" => {scheme: "decimal"}, "unused" => {}}.flat_map do |change, fields|
           [{}, {"HTTP_HX_REQUEST" => "true"}].filter_map do |headers|
-            post "/manuscripts/#{listed.id}/styles/#{change}/ripple", {authenticity_token: known, style: id, version: 0, **fields}, headers
+            post "/manuscripts/#{listed.id}/styles/#{change}/ripple",
+              {authenticity_token: known, style: id, version: 0, **fields}, headers
             "#{last_response.status} #{change} #{id}" unless [200, 422].include?(last_response.status)
           end
         end

@@ -29,7 +29,9 @@ RSpec.describe "trouble", :web do
   end
 
   def take_back
-    post "/manuscripts/#{manuscript.id}/take_back", {authenticity_token: token, version: Manuscript.find(manuscript.id).lock_version, back: "/manuscripts/#{manuscript.id}/ledger"}
+    post "/manuscripts/#{manuscript.id}/take_back",
+      {authenticity_token: token, version: Manuscript.find(manuscript.id).lock_version,
+       back: "/manuscripts/#{manuscript.id}/ledger"}
     last_response.status
   end
 
@@ -51,7 +53,9 @@ RSpec.describe "trouble", :web do
       get "/"
       expect(last_response.body).to include("could not be held against", "ledger")
       get "/manuscripts/#{manuscript.id}/findings"
-      expect(last_response.body).to include("mistake of its own").and(satisfy { |body| !body.include?("meets") && !body.include?("nothing to mend") })
+      expect(last_response.body)
+        .to include("mistake of its own")
+        .and(satisfy { |body| !body.include?("meets") && !body.include?("nothing to mend") })
       get "/manuscripts/#{manuscript.id}/handover"
       expect(last_response.body).not_to include("✓ meets")
       expect(take_back).to eq 303
@@ -72,7 +76,8 @@ RSpec.describe "trouble", :web do
       stations.each do |station|
         get "/manuscripts/#{manuscript.id}/#{station}"
         expect([station, last_response.status]).to eq [station, 422]
-        expect(last_response.body).to include("can&#39;t be opened", "Show 1 paragraph in capitals", "/original", "Take back")
+        expect(last_response.body)
+          .to include("can&#39;t be opened", "Show 1 paragraph in capitals", "/original", "Take back")
       end
       get "/"
       expect([last_response.status, last_response.body]).to match [200, /other\.docx/]
@@ -107,7 +112,8 @@ RSpec.describe "trouble", :web do
       end
       get "/manuscripts/#{manuscript.id}/download"
       expect([last_response.status, last_response.body]).to match [422, /can&#39;t be read back.*“Retype paragraph 2”/]
-      post "/manuscripts/#{manuscript.id}/take_back", {authenticity_token: token, version: 3, entry: manuscript.ledger_entries.second.id}
+      post "/manuscripts/#{manuscript.id}/take_back",
+        {authenticity_token: token, version: 3, entry: manuscript.ledger_entries.second.id}
       get "/manuscripts/#{manuscript.id}/download"
       expect(last_response.status).to eq 200
     end
@@ -116,8 +122,11 @@ RSpec.describe "trouble", :web do
   describe "with the place where documents are kept" do
     it "says that the disk is full, and keeps what was there" do
       manuscript
-      ActiveRecord::Base.connection.execute("PRAGMA max_page_count = #{ActiveRecord::Base.connection.select_value("PRAGMA page_count")}")
-      post "/manuscripts", {authenticity_token: token, file: Rack::Test::UploadedFile.new(StringIO.new(package(p(r("x")), image: Random.new(1).bytes(400_000))), "application/octet-stream", true, original_filename: "x.docx")}
+      ActiveRecord::Base.connection
+        .execute("PRAGMA max_page_count = #{ActiveRecord::Base.connection.select_value("PRAGMA page_count")}")
+      post "/manuscripts", {authenticity_token: token,
+        file: Rack::Test::UploadedFile.new(StringIO.new(package(p(r("x")), image: Random.new(1).bytes(400_000))),
+          "application/octet-stream", true, original_filename: "x.docx")}
       expect([last_response.status, last_response.body]).to match [503, /disk is full/]
       get "/manuscripts/#{manuscript.id}/galley"
       expect(last_response.status).to eq 200
@@ -133,7 +142,8 @@ RSpec.describe "trouble", :web do
         get place
         expect([place, last_response.status]).to eq [place, 200]
       end
-      post "/manuscripts/#{manuscript.id}/edits/case", {authenticity_token: known, ids: "2", case: "capitals", version: 0}
+      post "/manuscripts/#{manuscript.id}/edits/case",
+        {authenticity_token: known, ids: "2", case: "capitals", version: 0}
       expect([last_response.status, last_response.body]).to match [503, /can&#39;t be written/]
     ensure
       ActiveRecord::Base.connection.execute("PRAGMA query_only = OFF")
@@ -149,7 +159,8 @@ RSpec.describe "trouble", :web do
         ActiveRecord::Base.connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
         ActiveRecord::Base.remove_connection
         bytes = File.binread(good)
-        said = {"never prepared" => "", "no database" => "This is a letter.\n" * 400, "damaged" => bytes[0, 8192] + ("\xAB".b * (bytes.bytesize - 8192))}.map do |words, content|
+        said = {"never prepared" => "", "no database" => "This is a letter.\n" * 400,
+                "damaged" => bytes[0, 8192] + ("\xAB".b * (bytes.bytesize - 8192))}.map do |words, content|
           path = "#{folder}/#{words}.sqlite3"
           File.binwrite(path, content)
           ActiveRecord::Base.establish_connection(**was, database: path)

@@ -36,20 +36,25 @@ RSpec.describe "work beside the requests", :web do
     after { helper.stop }
 
     it "answers as the task itself does" do
-      expect(helper.ask(:weigh, bytes, "a b.docx", "ravelmouth-thesis", within: 20)).to eq Tasks.weigh(bytes, "a b.docx", "ravelmouth-thesis")
-      expect(helper.ask(:convert, bytes, "a.docx", nil, "odt", within: 20).bytes).to eq Tasks.convert(bytes, "a.docx", nil, "odt").bytes
+      expect(helper.ask(:weigh, bytes, "a b.docx", "ravelmouth-thesis", within: 20))
+        .to eq Tasks.weigh(bytes, "a b.docx", "ravelmouth-thesis")
+      expect(helper.ask(:convert, bytes, "a.docx", nil, "odt", within: 20).bytes)
+        .to eq Tasks.convert(bytes, "a.docx", nil, "odt").bytes
     end
 
     it "raises what the task raises, in its words, and goes on" do
-      expect { helper.ask(:weigh, "no file", "a.docx", "ravelmouth-thesis", within: 20) }.to raise_error(Norvel::UnreadableFile, /\.\z/)
+      expect { helper.ask(:weigh, "no file", "a.docx", "ravelmouth-thesis", within: 20) }
+        .to raise_error(Norvel::UnreadableFile, /\.\z/)
       expect(helper.ask(:weigh, "words", "a.txt", nil, within: 20)).to eq(text: true, title: "a", words: 1)
     end
 
     it "gives up what takes too long or too much, and begins anew" do
-      expect { helper.ask(:weigh, bytes, "a.docx", "ravelmouth-thesis", within: 0.001) }.to raise_error(Helper::Overdue, /longer than/)
+      expect { helper.ask(:weigh, bytes, "a.docx", "ravelmouth-thesis", within: 0.001) }
+        .to raise_error(Helper::Overdue, /longer than/)
       helper.ask(:weigh, "words", "a.txt", nil, within: 20)
       Process.kill(:KILL, helper.instance_variable_get(:@process)) # as the system does with what takes too much
-      expect { helper.ask(:weigh, bytes, "a.docx", "ravelmouth-thesis", within: 20) }.to raise_error(Helper::Exhausted, /more memory/)
+      expect { helper.ask(:weigh, bytes, "a.docx", "ravelmouth-thesis", within: 20) }
+        .to raise_error(Helper::Exhausted, /more memory/)
       expect(helper.ask(:weigh, "words", "a.txt", nil, within: 20)).to include(words: 1)
     end
   end
@@ -68,11 +73,14 @@ RSpec.describe "work beside the requests", :web do
     it "becomes a document, a text, or a sentence, while its request waits" do
       beside do
         known = token
-        post "/manuscripts", {authenticity_token: known, file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
+        post "/manuscripts", {authenticity_token: known,
+          file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
         expect([last_response.status, last_response["location"]]).to match [303, %r{/manuscripts/\d+/galley}]
-        post "/manuscripts", {authenticity_token: known, file: Rack::Test::UploadedFile.new(StringIO.new("# Words"), original_filename: "a.md")}
+        post "/manuscripts", {authenticity_token: known,
+          file: Rack::Test::UploadedFile.new(StringIO.new("# Words"), original_filename: "a.md")}
         expect(last_response["location"]).to match(%r{/texts/\d+})
-        post "/manuscripts", {authenticity_token: known, file: Rack::Test::UploadedFile.new(StringIO.new("none"), original_filename: "b.docx")}
+        post "/manuscripts", {authenticity_token: known,
+          file: Rack::Test::UploadedFile.new(StringIO.new("none"), original_filename: "b.docx")}
         expect([last_response.status, last_response.body]).to match [422, /b\.docx was not taken in/]
         expect([Manuscript.count, LooseText.count, Arrival.count, Original.count]).to eq [1, 1, 0, 1]
       end
@@ -81,7 +89,8 @@ RSpec.describe "work beside the requests", :web do
     it "waits on the shelf and on a page of its own when others wait already" do
       beside do
         stub_const("Intake::WAITERS", 0)
-        post "/manuscripts", {authenticity_token: token, file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
+        post "/manuscripts", {authenticity_token: token,
+          file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
         place = URI(last_response["location"]).path
         expect(place).to match(%r{\A/arrivals/\d+\z})
         expect(soon { get(place) && last_response.redirect? }).to be true
@@ -93,7 +102,9 @@ RSpec.describe "work beside the requests", :web do
       arrival = Arrival.keep("none", filename: "b.docx")
       arrival.fail("It is no document.")
       get "/"
-      expect(last_response.body).to include("b.docx was not taken in").or match(/b\.docx<\/strong> was not taken in|<strong>b\.docx was not taken in/)
+      expect(last_response.body)
+        .to include("b.docx was not taken in")
+        .or match(/b\.docx<\/strong> was not taken in|<strong>b\.docx was not taken in/)
       get "/arrivals/#{arrival.id}"
       expect(last_response.body).to include("It is no document.")
       post "/arrivals/#{arrival.id}/discard", {authenticity_token: token}
@@ -105,7 +116,8 @@ RSpec.describe "work beside the requests", :web do
       get "/arrivals/#{list.last.id}"
       expect(last_response.body).to include("Waiting: 2 files before it.", 'http-equiv="refresh"')
       stub_const("Arrival::MOST", 3)
-      post "/manuscripts", {authenticity_token: token, file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
+      post "/manuscripts", {authenticity_token: token,
+        file: Rack::Test::UploadedFile.new(StringIO.new(bytes), original_filename: "a.docx")}
       expect([last_response.status, last_response.body]).to match [422, /3 files are waiting/]
     end
 
@@ -113,7 +125,8 @@ RSpec.describe "work beside the requests", :web do
       read = false
       allow(Door).to receive(:open).and_wrap_original { |own, params| (read = params.key?("file")) || own.call(params) }
       stub_const("UploadLimit::MOST", 1_000)
-      post "/manuscripts", {authenticity_token: "x", file: Rack::Test::UploadedFile.new(StringIO.new("a" * 5_000), original_filename: "a.docx")}
+      post "/manuscripts", {authenticity_token: "x",
+        file: Rack::Test::UploadedFile.new(StringIO.new("a" * 5_000), original_filename: "a.docx")}
       expect([last_response.status, last_response.body, read]).to match [413, /larger than 100 MB/, false]
     end
   end
@@ -124,10 +137,14 @@ RSpec.describe "work beside the requests", :web do
       long = Manuscript.bring_in(bytes, filename: "b.docx").tap { |one| one.update_columns(paragraphs: 5_000) }
       going = Queue.new
       turns = Turns.new(->(env) { (env["slow"] && going.pop) || [200, {}, [env["PATH_INFO"]]] })
-      ask = ->(path, **env) { turns.call({"PATH_INFO" => path, "REQUEST_METHOD" => "GET", **env.transform_keys(&:to_s)}).first }
+      ask = ->(path, **env) {
+        turns.call({"PATH_INFO" => path, "REQUEST_METHOD" => "GET", **env.transform_keys(&:to_s)})
+          .first
+      }
       slow = Array.new(3) { Thread.new { ask["/manuscripts/#{long.id}/plan", slow: true] } }
       soon { going.num_waiting == 2 }
-      quick = ["/norvel.css", "/", "/manuscripts/#{short.id}/galley", "/manuscripts/#{long.id}/plan/progress", "/manuscripts/#{long.id}/original"]
+      quick = ["/norvel.css", "/", "/manuscripts/#{short.id}/galley", "/manuscripts/#{long.id}/plan/progress",
+        "/manuscripts/#{long.id}/original"]
       expect(quick.map { |path| Thread.new { ask[path] }.join(5)&.value }).to all eq 200
       expect(Thread.new { ask["/manuscripts/#{long.id}/galley"] }.join(0.1)).to be_nil
       4.times { going << [200, {}, []] }
@@ -139,7 +156,10 @@ RSpec.describe "work beside the requests", :web do
       there.close
       answered = []
       turns = Turns.new(->(env) { (answered << env["REQUEST_METHOD"]) && [200, {}, []] })
-      %w[GET POST].each { |verb| turns.call("PATH_INFO" => "/manuscripts/1/galley", "REQUEST_METHOD" => verb, "puma.socket" => here) }
+      %w[GET POST].each { |verb|
+        turns.call("PATH_INFO" => "/manuscripts/1/galley", "REQUEST_METHOD" => verb,
+          "puma.socket" => here)
+      }
       expect(answered).to eq ["POST"]
     end
   end
@@ -175,8 +195,10 @@ RSpec.describe "work beside the requests", :web do
         stub_const("Paging::PATIENCE", 0.05)
         allow(Norvel::Layout).to receive(:of) { sleep 0.5 }
         known = token
-        post "/manuscripts/#{manuscript.id}/sheets/heads", {authenticity_token: known, version: 0, header_middle: "Typed by hand"}
-        expect([last_response.status, last_response.body]).to match [422, /Pages are still being worked out.*Typed by hand/m]
+        post "/manuscripts/#{manuscript.id}/sheets/heads",
+          {authenticity_token: known, version: 0, header_middle: "Typed by hand"}
+        expect([last_response.status, last_response.body])
+          .to match [422, /Pages are still being worked out.*Typed by hand/m]
         header "HX-Request", "true"
         post "/manuscripts/#{manuscript.id}/sheets/1/setup/ripple", {authenticity_token: known, version: 0}
         expect([last_response.status, last_response.body]).to match [422, /\A<div class="complaint".*Pages are still/m]
@@ -186,7 +208,8 @@ RSpec.describe "work beside the requests", :web do
 
     it "waits for pages where something is set on them" do
       beside do
-        post "/manuscripts/#{manuscript.id}/sheets/heads", {authenticity_token: token, version: 0, matter: 0, header_middle: "Typed by hand"}
+        post "/manuscripts/#{manuscript.id}/sheets/heads",
+          {authenticity_token: token, version: 0, matter: 0, header_middle: "Typed by hand"}
         expect([last_response.status, last_response["location"]]).to match [303, %r{sheets/heads}]
         expect(Manuscript.find(manuscript.id).document.stories.map(&:text)).to include("Typed by hand")
       end

@@ -18,13 +18,19 @@ RSpec.describe Norvel::CLI do
     data = JSON.parse(out)
     expect(status).to eq 0
     expect(data.keys).to eq %w[file format sections styles paragraphs other_parts]
-    expect(data["sections"][0].keys).to eq %w[section starts width_pt height_pt margin_top_pt margin_bottom_pt margin_left_pt margin_right_pt number_format number_start columns]
+    expect(data["sections"][0].keys)
+      .to eq %w[section starts width_pt height_pt margin_top_pt margin_bottom_pt margin_left_pt margin_right_pt
+        number_format number_start columns]
     expect(data["styles"][0].keys).to eq %w[name type based_on next used]
     paragraph = data["paragraphs"].find { |p| p["direct"].include?("align") && p["runs"].any? }
     expect(paragraph.keys).to eq %w[index part section style text blank effective direct runs]
-    expect(paragraph["effective"].keys).to match_array %w[align indent_left_pt indent_right_pt first_line_pt space_before_pt space_after_pt line_spacing contextual_spacing widow_control keep_with_next keep_together page_break_before outline_level list shading]
+    expect(paragraph["effective"].keys)
+      .to match_array %w[align indent_left_pt indent_right_pt first_line_pt space_before_pt space_after_pt line_spacing
+        contextual_spacing widow_control keep_with_next keep_together page_break_before outline_level list shading]
     expect(paragraph["runs"][0].keys).to eq %w[text character_style effective direct]
-    expect(paragraph["runs"][0]["effective"].keys).to match_array %w[font size_pt bold italic underline strike caps small_caps color highlight letter_spacing_pt position]
+    expect(paragraph["runs"][0]["effective"].keys)
+      .to match_array %w[font size_pt bold italic underline strike caps small_caps color highlight letter_spacing_pt
+        position]
     expect(data["other_parts"].map { |part| part["part"] }.uniq).to match_array %w[footnote footer]
     expect(data["paragraphs"].map { |p| p["index"] }).to eq (1..data["paragraphs"].size).to_a
   end
@@ -32,9 +38,12 @@ RSpec.describe Norvel::CLI do
   it "checks a file against itself where no guide is named: all is advice" do
     status, out, = norvel("check", file, "--json")
     data = JSON.parse(out)
-    expect([status, data["meets"], data["guide"], data["counts"].values_at("must", "should")]).to eq [0, true, nil, [0, 0]]
-    expect(data["findings"].map { |finding| finding["rule"][/\A\w+/] }.uniq).to match_array %w[accessible clean consistent headings]
-    expect(data["findings"].find { |finding| finding["rule"] == "consistent.heading_looks" }.values_at("expected", "found")).to eq ["14 pt", "13.5 pt"]
+    expect([status, data["meets"], data["guide"], data["counts"].values_at("must", "should")])
+      .to eq [0, true, nil, [0, 0]]
+    expect(data["findings"].map { |finding| finding["rule"][/\A\w+/] }.uniq)
+      .to match_array %w[accessible clean consistent headings]
+    expect(data["findings"].find { |finding| finding["rule"] == "consistent.heading_looks" }
+      .values_at("expected", "found")).to eq ["14 pt", "13.5 pt"]
   end
 
   it "inspects one paragraph" do
@@ -50,7 +59,9 @@ RSpec.describe Norvel::CLI do
     expect(data["counts"]["must"]).to eq(data["findings"].count { |f| f["severity"] == "must" })
     _, many, = norvel("check", file, file, "--guide", "ravelmouth-thesis", "--json")
     expect(JSON.parse(many)["files"].size).to eq 2
-    easy = File.join(folder, "easy.yml").tap { |path| File.write(path, "norvel_guide: 1\nname: Easy\npage: {size: A4}") }
+    easy = File.join(folder, "easy.yml").tap do |path|
+      File.write(path, "norvel_guide: 1\nname: Easy\npage: {size: A4}")
+    end
     expect(norvel("check", file, "--guide", easy).first).to eq 0
   end
 
@@ -62,7 +73,8 @@ RSpec.describe Norvel::CLI do
     expect(norvel("clear", file, "--output", output, "--keep", "emphasis").first).to eq 0
     cleared = Norvel::Formats.read_file(output)
     expect(cleared.paragraphs.map { |p| p.direct.keys }.flatten.uniq).to eq []
-    expect(cleared.paragraphs.flat_map(&:runs).flat_map { |run| run.direct.keys }.uniq).to match_array %i[italic italic_complex position]
+    expect(cleared.paragraphs.flat_map(&:runs).flat_map { |run| run.direct.keys }.uniq)
+      .to match_array %i[italic italic_complex position]
     expect(norvel("convert", file, output).first).to eq 0
     expect(Norvel::Seal.of(Norvel::Formats.read_file(output))).to eq Norvel::Seal.of(Norvel::Formats.read_file(file))
   end
@@ -100,7 +112,9 @@ RSpec.describe Norvel::CLI do
     root = File.expand_path("../../..", __dir__)
     out, status = Open3.capture2("#{root}/bin/norvel", "guides")
     expect([status.exitstatus, out]).to match [0, /ravelmouth/]
-    loaded, = Open3.capture2e("ruby", "-e", 'ARGV.replace(["guides"]); begin; load "bin/norvel"; rescue SystemExit; end; puts $LOADED_FEATURES.grep(/active_record|sinatra|puma/).size', chdir: root)
+    loaded, = Open3.capture2e("ruby", "-e",
+      'ARGV.replace(["guides"]); begin; load "bin/norvel"; rescue SystemExit; end; puts ' \
+      "$LOADED_FEATURES.grep(/active_record|sinatra|puma/).size", chdir: root)
     expect(loaded.lines.last.to_i).to eq 0
   end
 end

@@ -4,7 +4,8 @@
 RSpec.describe Norvel::Document::Numbering do
   def level(number, format: "decimal", text: "%#{number + 1}.", start: 1, extra: "")
     start_element = start ? %(<w:start w:val="#{start}"/>) : ""
-    %(<w:lvl w:ilvl="#{number}">#{start_element}<w:numFmt w:val="#{format}"/>#{extra}<w:lvlText w:val="#{text}"/></w:lvl>)
+    %(<w:lvl w:ilvl="#{number}">#{start_element}<w:numFmt w:val="#{format}"/>#{extra}) +
+      %(<w:lvlText w:val="#{text}"/></w:lvl>)
   end
 
   def abstract(id, *levels, extra: "")
@@ -17,7 +18,10 @@ RSpec.describe Norvel::Document::Numbering do
 
   # items: [list, level] of each paragraph
   def markers(numbering, *items, styles: "")
-    body = items.map { |list, number| p(r("x"), list ? %(<w:numPr><w:ilvl w:val="#{number}"/><w:numId w:val="#{list}"/></w:numPr>) : "") }.join
+    body = items.map { |list, number|
+      p(r("x"),
+        list ? %(<w:numPr><w:ilvl w:val="#{number}"/><w:numId w:val="#{list}"/></w:numPr>) : "")
+    }.join
     document = Norvel::Formats.read(with_lists(package(body, styles:), numbering), name: "x")
     document.paragraphs.map { |paragraph| document.markers[paragraph.id] }
   end
@@ -79,13 +83,18 @@ RSpec.describe Norvel::Document::Numbering do
     expect(markers(linked + holding + num(1, 0), [1, 0])).to eq ["(1)"]
   end
 
-  # 17.9.24 and 17.3.1.29: the level's letters are the marker's alone; the mark's underline is not taken (common practice).
+  # 17.9.24 and 17.3.1.29: the level's letters are the marker's alone; the mark's underline is not taken (common
+  # practice).
   it "sets the marker in the level's letters over those of the mark" do
-    xml = abstract(0, %(<w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1"/><w:rPr><w:b/></w:rPr></w:lvl>)) + num(1, 0)
-    bytes = package(p(r("x"), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:rPr><w:i/><w:u w:val="single"/></w:rPr>'))
+    bold = '<w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1"/>' \
+      "<w:rPr><w:b/></w:rPr></w:lvl>"
+    xml = abstract(0, bold) + num(1, 0)
+    bytes = package(p(r("x"),
+      '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr><w:rPr><w:i/><w:u w:val="single"/></w:rPr>'))
     document = Norvel::Formats.read(with_lists(bytes, xml), name: "x")
     look = document.cascade.marker(document.paragraphs[0])
-    expect([look[:bold], look[:italic], look[:underline], document.letter_look(document.paragraphs[0])[:bold]]).to eq [true, true, "none", false]
+    expect([look[:bold], look[:italic], look[:underline], document.letter_look(document.paragraphs[0])[:bold]])
+      .to eq [true, true, "none", false]
   end
 
   it "takes no marker from a list that is not there" do

@@ -26,6 +26,11 @@ RSpec.describe Norvel::Document::Numerals do
     it("writes #{number} as #{roman}") { expect(described_class.write(number, "upper_roman")).to eq roman }
   end
 
-  it("falls back to digits where there is no form") { expect([0, 4000].map { |n| described_class.write(n, "lower_roman") }).to eq %w[0 4000] }
-  it("repeats letters") { expect([1, 26, 27, 28, 52, 53, 54, 78, 79].map { |n| described_class.write(n, "lower_letter") }).to eq %w[a z aa bb zz aaa bbb zzz aaaa] }
+  it "falls back to digits where there is no form" do
+    expect([0, 4000].map { |n| described_class.write(n, "lower_roman") }).to eq %w[0 4000]
+  end
+  it "repeats letters" do
+    expect([1, 26, 27, 28, 52, 53, 54, 78, 79].map { |n| described_class.write(n, "lower_letter") })
+      .to eq %w[a z aa bb zz aaa bbb zzz aaaa]
+  end
 end

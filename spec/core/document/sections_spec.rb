@@ -5,7 +5,8 @@ RSpec.describe Norvel::Formats::Docx::Sections do
   def first_section(inside, settings: nil)
     bytes = package(p(r("x")) + "<w:sectPr>#{inside}</w:sectPr>")
     if settings
-      rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/settings" Target="settings.xml"/></Relationships>))
+      rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>",
+        %(<Relationship Id="rId9" Type="#{Demo::Package::R}/settings" Target="settings.xml"/></Relationships>))
       xml = %(<w:settings xmlns:w="#{Demo::Package::W}">#{settings}</w:settings>)
       bytes = repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/settings.xml" => xml)
     end
@@ -30,13 +31,16 @@ RSpec.describe Norvel::Formats::Docx::Sections do
   end
 
   it "starts on a new page unless it says otherwise (17.6.22)" do
-    starts = {"" => "next_page", '<w:type w:val="continuous"/>' => "continuous", '<w:type w:val="oddPage"/>' => "odd_page", '<w:type w:val="evenPage"/>' => "even_page", '<w:type w:val="nextPage"/>' => "next_page"}
+    starts = {"" => "next_page", '<w:type w:val="continuous"/>' => "continuous",
+              '<w:type w:val="oddPage"/>' => "odd_page", '<w:type w:val="evenPage"/>' => "even_page",
+              '<w:type w:val="nextPage"/>' => "next_page"}
     expect(starts.keys.map { |inside| first_section(inside).starts }).to eq starts.values
   end
 
   # 17.6.11: the gutter lies at the side, on the right with rtlGutter, at the top with gutterAtTop.
   it "adds the gutter to the margin it lies at" do
-    margins = '<w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" w:footer="708" w:gutter="720"/>'
+    margins = '<w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" w:footer="708" ' \
+      'w:gutter="720"/>'
     side = first_section(margins)
     right = first_section("#{margins}<w:rtlGutter/>")
     top = first_section(margins, settings: "<w:gutterAtTop/>")
@@ -46,11 +50,13 @@ RSpec.describe Norvel::Formats::Docx::Sections do
   end
 
   it "takes a negative top margin for an exact one" do
-    expect(first_section('<w:pgMar w:top="-1440" w:bottom="-720"/>').to_h.slice(:margin_top, :margin_bottom).values).to eq [72.0, 36.0]
+    expect(first_section('<w:pgMar w:top="-1440" w:bottom="-720"/>').to_h.slice(:margin_top, :margin_bottom).values)
+      .to eq [72.0, 36.0]
   end
 
   it "reads number formats and starts" do
-    found = %w[decimal lowerRoman upperRoman lowerLetter upperLetter].map { |format| first_section(%(<w:pgNumType w:fmt="#{format}" w:start="3"/>)) }
+    found = %w[decimal lowerRoman upperRoman lowerLetter upperLetter]
+      .map { |format| first_section(%(<w:pgNumType w:fmt="#{format}" w:start="3"/>)) }
     expect(found.map(&:number_format)).to eq %w[decimal lower_roman upper_roman lower_letter upper_letter]
     expect(found.map(&:number_start).uniq).to eq [3]
   end
@@ -62,7 +68,8 @@ RSpec.describe Norvel::Formats::Docx::Sections do
   end
 
   it "changes only what is asked, and keeps the gutter what it was" do
-    inside = '<w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" w:footer="708" w:gutter="720"/>'
+    inside = '<w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" w:footer="708" ' \
+      'w:gutter="720"/>'
     document = Norvel::Formats.read(package(p(r("x")) + "<w:sectPr>#{inside}</w:sectPr>"), name: "x")
     changed = Norvel::Edits::SetPage.new([1], {margin_left: 126.0}).apply(document).after
     expect(part(written(changed), "word/document.xml")).to include('w:left="1800"', 'w:gutter="720"', 'w:right="1440"')

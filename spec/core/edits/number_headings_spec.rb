@@ -1,12 +1,16 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Edits::NumberHeadings do
-  let(:document) { docx([1, 2, 2, 3, 1, 2].map { |n| p(r("Head"), %(<w:pStyle w:val="H#{n}"/>)) }.join, styles: (1..3).map { |n| style("H#{n}", "heading #{n}", based_on: (n == 1) ? nil : "H1") }.join) }
+  let(:document) do
+    docx([1, 2, 2, 3, 1, 2].map { |n| p(r("Head"), %(<w:pStyle w:val="H#{n}"/>)) }.join,
+      styles: (1..3).map { |n| style("H#{n}", "heading #{n}", based_on: (n == 1) ? nil : "H1") }.join)
+  end
 
   def markers(document) = document.markers.values
 
   # Source: ISO 2145:1978, levels 1 2 2 3 1 2; the other forms by ISO/IEC 29500-1 17.9.11.
-  {"decimal" => %w[1 1.1 1.2 1.2.1 2 2.1], "chapter" => ["Chapter 1", "1.1", "1.2", "1.2.1", "Chapter 2", "2.1"], "roman" => %w[I I.1 I.2 I.2.1 II II.1], "letters" => %w[A A.1 A.2 A.2.1 B B.1]}.each do |scheme, expected|
+  {"decimal" => %w[1 1.1 1.2 1.2.1 2 2.1], "chapter" => ["Chapter 1", "1.1", "1.2", "1.2.1", "Chapter 2", "2.1"],
+   "roman" => %w[I I.1 I.2 I.2.1 II II.1], "letters" => %w[A A.1 A.2 A.2.1 B B.1]}.each do |scheme, expected|
     it "numbers by #{scheme}, also when the file is read again" do
       after = described_class.new(scheme).apply(document).after
       expect([markers(after), markers(reread(after))]).to eq [expected, expected]
@@ -45,14 +49,16 @@ end
 
 RSpec.describe Norvel::Edits::TakeTypedNumbers do
   def numbered(*heads, scheme: "decimal", **options)
-    document = docx(heads.map { |text| p(r(text), %(<w:pStyle w:val="H#{text[/\A\s*\d+\.\d/] ? 2 : 1}"/>)) }.join, styles: style("H1", "heading 1") + style("H2", "heading 2"))
+    document = docx(heads.map { |text| p(r(text), %(<w:pStyle w:val="H#{text[/\A\s*\d+\.\d/] ? 2 : 1}"/>)) }.join,
+      styles: style("H1", "heading 1") + style("H2", "heading 2"))
     Norvel::Edits::NumberHeadings.new(scheme, **options).apply(document).after
   end
 
   def texts(document) = described_class.new.apply(document).after.paragraphs.map(&:text)
 
   it "takes numbers away that the counted ones repeat" do
-    expect(texts(numbered("1 Tides", "1.1 Low water", "1.2. High water", "2.\tMills", "2.1\u00A0Wheels"))).to eq ["Tides", "Low water", "High water", "Mills", "Wheels"]
+    expect(texts(numbered("1 Tides", "1.1 Low water", "1.2. High water", "2.\tMills", "2.1\u00A0Wheels")))
+      .to eq ["Tides", "Low water", "High water", "Mills", "Wheels"]
   end
 
   it "leaves one that differs, since either is wrong" do
@@ -60,7 +66,8 @@ RSpec.describe Norvel::Edits::TakeTypedNumbers do
   end
 
   it "takes a chapter's word with its number, whatever its case" do
-    expect(texts(numbered("CHAPTER 1. THE ESTUARY", "Chapter 2: Mills", "Chapters in a life", scheme: "chapter"))).to eq ["THE ESTUARY", "Mills", "Chapters in a life"]
+    expect(texts(numbered("CHAPTER 1. THE ESTUARY", "Chapter 2: Mills", "Chapters in a life", scheme: "chapter")))
+      .to eq ["THE ESTUARY", "Mills", "Chapters in a life"]
   end
 
   it "takes letters and roman numbers only where a sign follows them: “A note” and “I was” are words" do
@@ -71,12 +78,16 @@ RSpec.describe Norvel::Edits::TakeTypedNumbers do
   it "says that words change, and is taken back" do
     document = numbered("1 Tides")
     change = described_class.new.apply(document)
-    expect([change.title, change.words_changed, change.take_back(change.after).paragraphs]).to eq ["Take 1 typed number away that are counted", true, document.paragraphs]
+    expect([change.title, change.words_changed, change.take_back(change.after).paragraphs])
+      .to eq ["Take 1 typed number away that are counted", true, document.paragraphs]
   end
 
   it "keeps the formatting of what stays, and the file's runs" do
-    document = docx(p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"), '<w:pStyle w:val="H2"/>'), styles: style("H1", "heading 1") + style("H2", "heading 2"))
-    numbered = Norvel::Edits::NumberHeadings.new("decimal").apply(docx(p(r("x"), '<w:pStyle w:val="H1"/>') + p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"), '<w:pStyle w:val="H2"/>'), styles: style("H1", "heading 1") + style("H2", "heading 2"))).after
+    document = docx(p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"), '<w:pStyle w:val="H2"/>'),
+      styles: style("H1", "heading 1") + style("H2", "heading 2"))
+    numbered = Norvel::Edits::NumberHeadings.new("decimal")
+      .apply(docx(p(r("x"), '<w:pStyle w:val="H1"/>') + p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"),
+        '<w:pStyle w:val="H2"/>'), styles: style("H1", "heading 1") + style("H2", "heading 2"))).after
     again = reread(described_class.new.apply(numbered).after).paragraphs[1]
     expect(again.runs.map { |run| [run.text, run.direct.values] }).to eq [["Low ", {}], ["water", {italic: true}]]
     expect(described_class.places(document)).to be_empty
@@ -88,16 +99,21 @@ RSpec.describe Norvel::Edits::NumberHeadings, "without numbers for some" do
 
   %w[docx odt].each do |format|
     it "counts from the first chapter, whatever stands before it, in #{format}" do
-      made = docx(names.map { |text| p(r(text), '<w:pStyle w:val="C"/>') + p(r("Some text of it.")) }.join, styles: style("C", "Chapter Title", ppr: '<w:outlineLvl w:val="0"/>'))
-      document = (format == "docx") ? made : Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt")
+      made = docx(names.map { |text| p(r(text), '<w:pStyle w:val="C"/>') + p(r("Some text of it.")) }.join,
+        styles: style("C", "Chapter Title", ppr: '<w:outlineLvl w:val="0"/>'))
+      document = (format == "docx") ? made : Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes,
+        name: "made.odt")
       heads = document.paragraphs.reject { |one| one.text.start_with?("Some") }
       plain = heads.select { |one| described_class.plain?(one) }
       expect(plain.map(&:text)).to eq ["Acknowledgements", "Abstract", "References"]
       after = described_class.new("decimal", without: plain.map(&:id)).apply(document).after
       expect(heads.map { |one| after.markers[one.id].to_s }).to eq ["", "", "1", "2", ""]
-      expect(after.paragraphs.flat_map { |one| one.direct.keys }).to eq document.paragraphs.flat_map { |one| one.direct.keys }
+      expect(after.paragraphs.flat_map { |one| one.direct.keys }).to eq document.paragraphs.flat_map { |one|
+        one.direct.keys
+      }
       back = reread(after)
-      expect(heads.map { |one| back.markers[back.paragraphs[after.position(one.id)].id].to_s }).to eq ["", "", "1", "2", ""]
+      expect(heads.map { |one| back.markers[back.paragraphs[after.position(one.id)].id].to_s })
+        .to eq ["", "", "1", "2", ""]
       expect(back.paragraphs.map { |one| back.heading_level(one) }.tally[1]).to eq 5
     end
   end

@@ -3,7 +3,9 @@
 # Named page set-ups; sections are those of ISO/IEC 29500-1 17.6.
 RSpec.describe "page styles" do
   def sect(margin, inside = false)
-    %(<w:sectPr><w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="#{margin}" w:header="708" w:footer="708" w:gutter="0"/></w:sectPr>).then { |xml| inside ? p(r("end"), xml) : xml }
+    xml = '<w:sectPr><w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" ' +
+      %(w:left="#{margin}" w:header="708" w:footer="708" w:gutter="0"/></w:sectPr>)
+    inside ? p(r("end"), xml) : xml
   end
 
   let(:document) { docx(p(r("one")) + sect(1701, true) + p(r("two")) + sect(1440, true) + p(r("three")) + sect(1701)) }
@@ -15,14 +17,17 @@ RSpec.describe "page styles" do
     style = named.page_styles[0]
     expect(named.sections.map { |section| style.worn_by?(section) }).to eq [true, false, true]
     expect(reread(named).page_styles.map(&:name)).to eq ["Wide inside"]
-    expect(reread(named).sections.map { |section| reread(named).page_styles[0].worn_by?(section) }).to eq [true, false, true]
+    expect(reread(named).sections.map { |section| reread(named).page_styles[0].worn_by?(section) })
+      .to eq [true, false, true]
   end
 
   it "changes all sections that are in it, and no others" do
-    changed = Norvel::Edits::ChangePageStyle.new("Wide inside", {margin_left: 99.0, header: 30.0, columns: 2}).apply(named).after
+    changed = Norvel::Edits::ChangePageStyle.new("Wide inside", {margin_left: 99.0, header: 30.0, columns: 2})
+      .apply(named).after
     expect(margins(changed)).to eq [99.0, 72.0, 99.0]
     again = reread(changed)
-    expect([margins(again), again.sections[0].header, again.sections[2].columns, again.page_styles[0].margin_left]).to eq [[99.0, 72.0, 99.0], 30.0, 2, 99.0]
+    expect([margins(again), again.sections[0].header, again.sections[2].columns, again.page_styles[0].margin_left])
+      .to eq [[99.0, 72.0, 99.0], 30.0, 2, 99.0]
   end
 
   it "puts sections in it" do
@@ -40,30 +45,46 @@ RSpec.describe "page styles" do
 
   it "outlives saving, and the way back" do
     change = Norvel::Edits::ChangePageStyle.new("Wide inside", {margin_top: 60.0}).apply(named)
-    expect(Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document).page_styles).to eq change.after.page_styles
+    expect(Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document).page_styles)
+      .to eq change.after.page_styles
     back = Norvel::Snapshot.take_back(Norvel::Snapshot.dump_change(change, document), change.after, document)
     expect([back.page_styles, back.sections]).to eq [named.page_styles, named.sections]
   end
 
   {
-    -> { Norvel::Edits::DefinePageStyle.new("Wide inside", 2) } => /There is a page style/, -> { Norvel::Edits::DefinePageStyle.new("Other", 3) } => /is in the page style Wide inside already/,
-    -> { Norvel::Edits::DefinePageStyle.new(" ", 2) } => /needs a name/, -> { Norvel::Edits::DefinePageStyle.new("Other", 9) } => /no section 9/, -> { Norvel::Edits::ChangePageStyle.new("Wide inside", {margin_left: 550.0}) } => /no room for text/,
-    -> { Norvel::Edits::PutInPageStyle.new([7], "Wide inside") } => /no section 7/, -> { Norvel::Edits::PutInPageStyle.new([], "Wide inside") } => /No section/, -> { Norvel::Edits::DeletePageStyle.new("None") } => /There is no page style/
-  }.each { |edit, complaint| it("refuses with a sentence: #{complaint.source}") { expect { edit.call.apply(named) }.to raise_error(Norvel::Refused, complaint) } }
+    -> { Norvel::Edits::DefinePageStyle.new("Wide inside", 2) } => /There is a page style/,
+    -> { Norvel::Edits::DefinePageStyle.new("Other", 3) } => /is in the page style Wide inside already/,
+    -> { Norvel::Edits::DefinePageStyle.new(" ", 2) } => /needs a name/,
+    -> { Norvel::Edits::DefinePageStyle.new("Other", 9) } => /no section 9/,
+    -> { Norvel::Edits::ChangePageStyle.new("Wide inside", {margin_left: 550.0}) } => /no room for text/,
+    -> { Norvel::Edits::PutInPageStyle.new([7], "Wide inside") } => /no section 7/,
+    -> { Norvel::Edits::PutInPageStyle.new([], "Wide inside") } => /No section/,
+    -> { Norvel::Edits::DeletePageStyle.new("None") } => /There is no page style/
+  }.each { |edit, complaint|
+    it("refuses with a sentence: #{complaint.source}") {
+      expect { edit.call.apply(named) }
+        .to raise_error(Norvel::Refused, complaint)
+    }
+  }
 
   it "looks for room in the section that is set, not in one that is set alike" do
     tight = document.with(sections: document.sections.map { |section| section.with(margin_left: 500.0) })
-    expect { Norvel::Edits::SetPage.new([2], {margin_left: 500.0}).apply(tight) }.to raise_error(Norvel::Refused, /no room for text/)
+    expect { Norvel::Edits::SetPage.new([2], {margin_left: 500.0}).apply(tight) }
+      .to raise_error(Norvel::Refused, /no room for text/)
   end
 
   # CT_Settings is a sequence: docVars stand after compat and before rsids.
   it "stands at its place among the settings" do
     bytes = package(p(r("x")) + sect(1440))
-    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId9" Type="#{Demo::Package::R}/settings" Target="settings.xml"/></Relationships>))
+    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>",
+      %(<Relationship Id="rId9" Type="#{Demo::Package::R}/settings" Target="settings.xml"/></Relationships>))
     xml = %(<w:settings xmlns:w="#{Demo::Package::W}"><w:zoom w:percent="100"/><w:compat/><w:rsids/></w:settings>)
-    came = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/settings.xml" => xml), name: "x")
+    came = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/settings.xml" => xml),
+      name: "x")
     written = part(written(Norvel::Edits::DefinePageStyle.new("Plain", 1).apply(came).after), "word/settings.xml")
-    expect(written).to match(%r{<w:zoom w:percent="100"/><w:compat/><w:docVars><w:docVar w:name="pageStyle1" w:val="Plain; width=595.3; [^"]+"/></w:docVars><w:rsids/>})
+    variable = %r{<w:docVar w:name="pageStyle1" w:val="Plain; width=595.3; [^"]+"/>}
+    expect(written)
+      .to match(%r{<w:zoom w:percent="100"/><w:compat/><w:docVars>#{variable}</w:docVars><w:rsids/>})
   end
 
   it "sets up a document that came without any section" do

@@ -3,47 +3,66 @@
 # ISO/IEC 29500-1 20.4.2.5: descr of wp:docPr. WCAG 2.2, 1.1.1: non-text content has an alternative in words.
 RSpec.describe "images and what is said of them" do
   def drawing(attributes = "", inside = "")
-    image(1).sub('<wp:docPr id="1" name="Picture 1"/>', %(<wp:docPr id="1" name="Picture 1"#{attributes}>#{inside}</wp:docPr>))
+    image(1).sub('<wp:docPr id="1" name="Picture 1"/>',
+      %(<wp:docPr id="1" name="Picture 1"#{attributes}>#{inside}</wp:docPr>))
   end
 
-  let(:decoration) { '<a:extLst><a:ext uri="x"><adec:decorative xmlns:adec="urn:example:decorative" val="1"/></a:ext></a:extLst>' }
-  let(:document) { docx(p(drawing) + p(r("Text")) + p(drawing(' descr="A tide curve"')) + p(drawing("", decoration)) + p('<w:r><w:pict><v:shape xmlns:v="urn:schemas-microsoft-com:vml" alt="An old chart"/></w:pict></w:r>'), image: Demo::Picture.png) }
+  let(:decoration) do
+    '<a:extLst><a:ext uri="x"><adec:decorative xmlns:adec="urn:example:decorative" val="1"/></a:ext></a:extLst>'
+  end
+  let(:document) do
+    docx(p(drawing) + p(r("Text")) + p(drawing(' descr="A tide curve"')) + p(drawing("", decoration)) +
+      p('<w:r><w:pict><v:shape xmlns:v="urn:schemas-microsoft-com:vml" alt="An old chart"/></w:pict></w:r>'),
+      image: Demo::Picture.png)
+  end
 
   def said(document) = document.pictures.map(&:description)
 
   it "reads descriptions, decoration, and where the bytes are" do
-    expect(document.pictures.map { |picture| [picture.paragraph, picture.description, picture.decorative, picture.path] }).to eq [
-      [1, nil, false, "word/media/image1.png"], [3, "A tide curve", false, "word/media/image1.png"], [4, nil, true, "word/media/image1.png"], [5, "An old chart", false, nil]
+    expect(document.pictures.map { |picture|
+      [picture.paragraph, picture.description, picture.decorative,
+        picture.path]
+    }).to eq [
+      [1, nil, false, "word/media/image1.png"], [3, "A tide curve", false, "word/media/image1.png"],
+      [4, nil, true, "word/media/image1.png"], [5, "An old chart", false, nil]
     ]
   end
 
   it "describes them, in the file too, and takes it back" do
     change = Norvel::Edits::DescribePictures.new({1 => " The mill \n at low water ", 4 => ""}).apply(document)
-    expect([said(change.after), said(reread(change.after))]).to eq [["The mill at low water", "A tide curve", nil, nil]] * 2
+    expect([said(change.after), said(reread(change.after))])
+      .to eq [["The mill at low water", "A tide curve", nil, nil]] * 2
     expect(change.title).to eq "Describe 2 images"
     expect(said(change.take_back(change.after))).to eq said(document)
-    expect(said(Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document))).to eq said(change.after)
+    expect(said(Norvel::Snapshot.load(Norvel::Snapshot.dump(change.after, document), document)))
+      .to eq said(change.after)
     expect(written(change.take_back(change.after))).to eq written(document)
   end
 
   it "refuses what is no description" do
-    expect { Norvel::Edits::DescribePictures.new({9 => "x"}).apply(document) }.to raise_error(Norvel::Refused, /Image 9 is not/)
-    expect { Norvel::Edits::DescribePictures.new({1 => "x" * 3000}).apply(document) }.to raise_error(Norvel::Refused, /is text/)
+    expect { Norvel::Edits::DescribePictures.new({9 => "x"}).apply(document) }
+      .to raise_error(Norvel::Refused, /Image 9 is not/)
+    expect { Norvel::Edits::DescribePictures.new({1 => "x" * 3000}).apply(document) }
+      .to raise_error(Norvel::Refused, /is text/)
   end
 
   it "finds those that have none and are no decoration" do
     guide = Norvel::Guide.new("norvel_guide: 1\nname: T\naccessible: {alt_text: require}")
     found = Norvel::Guide::Check.new(guide, document).findings
-    expect(found.map { |finding| [finding.rule, finding.paragraph, finding.severity] }).to eq [["accessible.alt_text", 1, "must"]]
+    expect(found.map { |finding| [finding.rule, finding.paragraph, finding.severity] })
+      .to eq [["accessible.alt_text", 1, "must"]]
     expect(guide.unchecked).to be_empty
   end
 
   it "are announced by their descriptions, decoration not at all" do
-    expect(Norvel::Survey::ReadAloud.new(document).lines.map { |line| [line.announced, line.text] }).to eq [["image, no description", ""], ["text", "Text"], ["image", "A tide curve"], ["image", "An old chart"]]
+    expect(Norvel::Survey::ReadAloud.new(document).lines.map { |line| [line.announced, line.text] })
+      .to eq [["image, no description", ""], ["text", "Text"], ["image", "A tide curve"], ["image", "An old chart"]]
   end
 
   it "asks for none of a box of text, whose text is read" do
-    box = '<w:r><w:drawing><wp:inline><wp:docPr id="7" name="Box"/><a:graphic><a:graphicData uri="u"><w:txbxContent><w:p><w:r><w:t>inside</w:t></w:r></w:p></w:txbxContent></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>'
+    box = '<w:r><w:drawing><wp:inline><wp:docPr id="7" name="Box"/><a:graphic><a:graphicData uri="u"><w:txbxContent>' \
+      "<w:p><w:r><w:t>inside</w:t></w:r></w:p></w:txbxContent></a:graphicData></a:graphic></wp:inline>" \
+      "</w:drawing></w:r>"
     expect(docx(p(box)).pictures).to be_empty
   end
 end

@@ -2,7 +2,8 @@
 
 # A style put on is the style, by whatever way, in whatever format: a table of ways × paragraphs × styles × formats.
 RSpec.describe Norvel::Edits::PutInStyle do
-  guide = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {heading_1: {style: Heading 1}, heading_2: {style: Heading 2}, heading_3: {style: Heading 3}}")
+  guide = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {heading_1: {style: Heading 1}, heading_2: {style: " \
+    "Heading 2}, heading_3: {style: Heading 3}}")
 
   # Heading 1 is worn, Heading 2 defined and unworn, Heading 3 missing; paragraph 1 wears the first.
   paragraphs = {2 => "plain", 3 => "set by hand", 4 => "mixed", 5 => "in another style"}
@@ -12,16 +13,26 @@ RSpec.describe Norvel::Edits::PutInStyle do
     "hand stays" => ->(ids, name, _) { described_class.new(ids, name, hand: :stays) },
     "takes their look" => ->(ids, name, _) { described_class.new(ids, name, look: :theirs) },
     "by kind" => ->(ids, name, _) { Norvel::Edits::PutInRoles.new({"heading_#{name[-1]}" => ids}, guide) },
-    "by a mend" => ->(ids, name, g) { Norvel::Guide::Mend::STEPS[:put_in_style].call(ids.map { |id| Norvel::Guide::Finding.new(paragraph: id) }, g, name, "heading_#{name[-1]}") }
+    "by a mend" => ->(ids, name, g) {
+      Norvel::Guide::Mend::STEPS[:put_in_style]
+        .call(ids.map { |id| Norvel::Guide::Finding.new(paragraph: id) }, g, name, "heading_#{name[-1]}")
+    }
   }
 
   def self.packaged
-    styles = %w[1 2].map { |n| %(<w:style w:type="paragraph" w:styleId="Heading#{n}"><w:name w:val="heading #{n}"/><w:basedOn w:val="Normal"/><w:pPr><w:spacing w:before="480"/></w:pPr><w:rPr><w:b/><w:color w:val="2F5496"/><w:sz w:val="32"/></w:rPr></w:style>) }.join
-    styles += %(<w:style w:type="paragraph" w:styleId="Inset"><w:name w:val="Inset"/><w:basedOn w:val="Normal"/><w:pPr><w:ind w:left="720"/></w:pPr><w:rPr><w:i/></w:rPr></w:style>)
+    styles = %w[1 2].map { |n|
+      %(<w:style w:type="paragraph" w:styleId="Heading#{n}"><w:name w:val="heading #{n}"/>) +
+        %(<w:basedOn w:val="Normal"/><w:pPr><w:spacing w:before="480"/></w:pPr><w:rPr><w:b/><w:color w:val="2F5496"/>) +
+        %(<w:sz w:val="32"/></w:rPr></w:style>)
+    }.join
+    styles += %(<w:style w:type="paragraph" w:styleId="Inset"><w:name w:val="Inset"/><w:basedOn w:val="Normal"/>) +
+      %(<w:pPr><w:ind w:left="720"/></w:pPr><w:rPr><w:i/></w:rPr></w:style>)
     ->(spec) {
       spec.instance_exec do
-        docx(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') + p(r("Plain words")) + p(r("Set by hand", '<w:sz w:val="28"/>'), '<w:jc w:val="center"/>') +
-          p(r("Mostly plain, ", '<w:sz w:val="28"/>') + r("in part", '<w:i/><w:sz w:val="28"/>')) + p(r("Inset"), '<w:pStyle w:val="Inset"/>'), styles:)
+        docx(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') + p(r("Plain words")) +
+          p(r("Set by hand", '<w:sz w:val="28"/>'), '<w:jc w:val="center"/>') +
+          p(r("Mostly plain, ", '<w:sz w:val="28"/>') + r("in part", '<w:i/><w:sz w:val="28"/>')) +
+          p(r("Inset"), '<w:pStyle w:val="Inset"/>'), styles:)
       end
     }
   end
@@ -29,13 +40,23 @@ RSpec.describe Norvel::Edits::PutInStyle do
   def self.unpacked
     style = ->(name, family, parent, lines, letters, more = "") {
       lines = (family == "paragraph") ? "<style:paragraph-properties #{lines}/>" : ""
-      %(<style:style style:name="#{name}" style:family="#{family}" #{%(style:parent-style-name="#{parent}") if parent} #{more}>#{lines}<style:text-properties #{letters}/></style:style>)
+      %(<style:style style:name="#{name}" ) +
+        %(style:family="#{family}" #{%(style:parent-style-name="#{parent}") if parent} #{more}>#{lines}) +
+        %(<style:text-properties #{letters}/></style:style>)
     }
-    styles = %w[1 2].map { |n| style["Heading_20_#{n}", "paragraph", "Standard", 'fo:margin-top="24pt"', 'fo:font-weight="bold" fo:color="#2f5496" fo:font-size="16pt"', %(style:display-name="Heading #{n}" style:default-outline-level="#{n}")] }.join
+    styles = %w[1 2].map { |n|
+      style["Heading_20_#{n}", "paragraph", "Standard", 'fo:margin-top="24pt"',
+        'fo:font-weight="bold" fo:color="#2f5496" fo:font-size="16pt"',
+        %(style:display-name="Heading #{n}" style:default-outline-level="#{n}")]
+    }.join
     styles += style["Inset", "paragraph", "Standard", 'fo:margin-left="36pt"', 'fo:font-style="italic"']
-    automatic = style["P1", "paragraph", "Standard", 'fo:text-align="center"', 'fo:font-size="14pt"'] + style["T1", "text", nil, "", 'fo:font-style="italic" fo:font-size="14pt"'] + style["T2", "text", nil, "", 'fo:font-size="14pt"']
+    automatic = style["P1", "paragraph", "Standard", 'fo:text-align="center"', 'fo:font-size="14pt"'] +
+      style["T1", "text", nil, "", 'fo:font-style="italic" fo:font-size="14pt"'] +
+      style["T2", "text", nil, "", 'fo:font-size="14pt"']
     text = ->(name, words) { %(<text:p text:style-name="#{name}">#{words}</text:p>) }
-    body = text["Heading_20_1", "Worn"] + text["Standard", "Plain words"] + text["P1", "Set by hand"] + text["Standard", '<text:span text:style-name="T2">Mostly plain, </text:span><text:span text:style-name="T1">in part</text:span>'] + text["Inset", "Inset"]
+    body = text["Heading_20_1", "Worn"] + text["Standard", "Plain words"] + text["P1", "Set by hand"] +
+      text["Standard", '<text:span text:style-name="T2">Mostly plain, </text:span><text:span text:style-name="T1">in ' \
+      "part</text:span>"] + text["Inset", "Inset"]
     ->(_) { OpenDocument.new(body, styles:, automatic:).document }
   end
 
@@ -59,15 +80,21 @@ RSpec.describe Norvel::Edits::PutInStyle do
             was, now = document.paragraph(id), after.paragraph(id)
             expect(after.style_name(now).downcase).to eq name.downcase
             slots(was).zip(slots(now)).each { |before, then_| expect(then_ - before).to eq [] }
-            expect(worded(after, name)).to eq worded(document, name) unless kind == "missing" || way == "takes their look"
+            expect(worded(after, name)).to eq worded(document, name) unless kind == "missing" ||
+              way == "takes their look"
             given = after.cascade.of_style(after.styles.called(name), :run).values.slice(*pictured)
             seen = after.run_look(now.runs.first, now).values.slice(*pictured)
             expect(seen).to eq given unless ["hand stays", "by a mend"].include?(way) && paragraph != "plain"
-            expect(seen).to include(document.run_look(was.runs.first, was).values.slice(*pictured)) if way == "takes their look"
+            if way == "takes their look"
+              expect(seen).to include(document.run_look(was.runs.first, was)
+                .values.slice(*pictured))
+            end
             expect(after.run_look(now.runs.last, now)[:italic]).to be true if paragraph == "mixed"
-            expect(after.look(now)[:align]).to eq "center" if paragraph == "set by hand" && ["hand stays", "by a mend", "takes their look"].include?(way)
+            expect(after.look(now)[:align]).to eq "center" if paragraph == "set by hand" &&
+              ["hand stays", "by a mend", "takes their look"].include?(way)
             back = Norvel::Formats.read(Norvel::Formats.write(after).bytes, name: document.name)
-            expect([back.style_name(back.paragraph(id)), back.letter_look(back.paragraph(id)).values.slice(*pictured)]).to eq [after.style_name(now), after.letter_look(now).values.slice(*pictured)]
+            expect([back.style_name(back.paragraph(id)), back.letter_look(back.paragraph(id)).values.slice(*pictured)])
+              .to eq [after.style_name(now), after.letter_look(now).values.slice(*pictured)]
           end
         end
       end
@@ -79,7 +106,8 @@ RSpec.describe Norvel::Edits::PutInStyle do
     styles.each do |name, kind|
       it "#{format}: text pasted as #{name}, a style #{kind}" do
         document = make.call(self)
-        pieces = Norvel::Intake::Pasted.pieces(Norvel::Intake::Pasted.html("<h#{name[-1]}>Pasted</h#{name[-1]}>"), document, Norvel::Guide.none)
+        pieces = Norvel::Intake::Pasted.pieces(Norvel::Intake::Pasted.html("<h#{name[-1]}>Pasted</h#{name[-1]}>"),
+          document, Norvel::Guide.none)
         after = Norvel::Edits::AddParagraphs.new(5, pieces).apply(document).after
         pasted = after.paragraphs.last
         expect([pasted.text, slots(pasted)]).to eq ["Pasted", [[], []]]
@@ -92,38 +120,47 @@ RSpec.describe Norvel::Edits::PutInStyle do
       Dir.mktmpdir do |folder|
         document = make.call(self)
         File.binwrite(path = "#{folder}/a.#{format}", written(document))
-        expect(Norvel::CLI.run(["set", path, "--value", "space_after=9", "--on", "everything", "--output", "#{folder}/b.#{format}"], out: StringIO.new, err: StringIO.new)).to eq 0
+        expect(Norvel::CLI.run(["set", path, "--value", "space_after=9", "--on", "everything", "--output",
+          "#{folder}/b.#{format}"], out: StringIO.new, err: StringIO.new)).to eq 0
         after = Norvel::Formats.read_file("#{folder}/b.#{format}")
         expect(after.paragraphs.map { |one| after.look(one)[:space_after] }.uniq).to eq [9.0]
-        document.paragraphs.zip(after.paragraphs).each { |was, now| slots(was).zip(slots(now)).each { |before, then_| expect(then_ - before).to eq [] } }
+        document.paragraphs.zip(after.paragraphs).each do |was, now|
+          slots(was).zip(slots(now)).each { |before, then_| expect(then_ - before).to eq [] }
+        end
       end
     end
   end
 
   it "leaves what makes a heading a heading as the style has it" do
-    document = docx(p(r("Chapter"), '<w:pStyle w:val="Heading1"/><w:keepNext w:val="0"/><w:jc w:val="center"/>'), styles: style("Heading1", "heading 1", ppr: '<w:keepNext/><w:outlineLvl w:val="0"/>'))
+    document = docx(p(r("Chapter"), '<w:pStyle w:val="Heading1"/><w:keepNext w:val="0"/><w:jc w:val="center"/>'),
+      styles: style("Heading1", "heading 1", ppr: '<w:keepNext/><w:outlineLvl w:val="0"/>'))
     after = described_class.new([1], "Heading 1", look: :theirs).apply(document).after
-    expect(after.look(after.paragraphs.first).values.slice(:align, :keep_with_next, :outline_level)).to eq(align: "center", keep_with_next: true, outline_level: 1)
+    expect(after.look(after.paragraphs.first).values.slice(:align, :keep_with_next, :outline_level))
+      .to eq(align: "center", keep_with_next: true, outline_level: 1)
   end
 
   it "makes a usual style where the file has none, with its markers where it is one of lists" do
     after = described_class.new([1], "List Bullet").apply(docx(p(r("salt")))).after
-    expect([after.markers[1], after.styles.named("List Bullet").paragraph.key?(:list_id), after.paragraphs.first.direct]).to eq ["•", true, set]
+    expect([after.markers[1], after.styles.named("List Bullet").paragraph.key?(:list_id),
+      after.paragraphs.first.direct]).to eq ["•", true, set]
   end
 
   it "takes what a missing style begins with from the template, else the guide, else what is plainest" do
     document = docx(p(r("Words")))
-    template = docx(p(r("x"), '<w:pStyle w:val="Q"/>'), styles: style("Q", "Block Quote", rpr: '<w:sz w:val="18"/><w:i/>'))
+    template = docx(p(r("x"), '<w:pStyle w:val="Q"/>'),
+      styles: style("Q", "Block Quote", rpr: '<w:sz w:val="18"/><w:i/>'))
     asks = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {quote: {style: Block Quote, size: 11pt}}")
     sizes = [{template:, guide: asks}, {guide: asks}, {}].map do |from|
-      made = described_class.new([1], "Block Quote", role: "quote", pattern: Norvel::Edits::Pattern.new(**from)).apply(document).after
+      made = described_class.new([1], "Block Quote", role: "quote", pattern: Norvel::Edits::Pattern.new(**from))
+        .apply(document).after
       made.cascade.of_style(made.styles.named("Block Quote"), :run).values.values_at(:size, :italic)
     end
     expect(sizes).to eq [[9.0, true], [11.0, false], [10.0, false]]
   end
 
   it "keeps code, links, and what stands above or below the line; a full stop that is not bold is no emphasis" do
-    body = p(r("Run ") + r("make", '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New"/>') + r("2", '<w:vertAlign w:val="superscript"/>')) + p(r("All of it bold", "<w:b/>") + r("."))
+    body = p(r("Run ") + r("make", '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New"/>') +
+      r("2", '<w:vertAlign w:val="superscript"/>')) + p(r("All of it bold", "<w:b/>") + r("."))
     document = docx(body)
     after = described_class.new([1, 2], "Body Text").apply(document).after
     expect(after.paragraph(1).runs.map(&:direct)).to eq document.paragraph(1).runs.map(&:direct)
@@ -131,10 +168,12 @@ RSpec.describe Norvel::Edits::PutInStyle do
   end
 
   it "tells what goes and what the style has otherwise, before it is done" do
-    document = docx(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') + p(r("Mine", '<w:sz w:val="28"/>'), '<w:jc w:val="center"/>'), styles: style("Heading1", "heading 1", rpr: "<w:b/>"))
+    document = docx(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') + p(r("Mine", '<w:sz w:val="28"/>'),
+      '<w:jc w:val="center"/>'), styles: style("Heading1", "heading 1", rpr: "<w:b/>"))
     put = described_class.new([2], "Heading 1")
     expect(put.going(document)).to eq(align: ["center"], size: [14.0])
-    expect(put.differences(document).map { |property, theirs, its| [property.name, theirs, its] }).to match_array [[:align, "center", "left"], [:size, 14.0, 10.0], [:bold, false, true]]
+    expect(put.differences(document).map { |property, theirs, its| [property.name, theirs, its] })
+      .to match_array [[:align, "center", "left"], [:size, 14.0, 10.0], [:bold, false, true]]
     expect(described_class.new([2], "Heading 1", hand: :stays).going(document)).to eq({})
   end
 end

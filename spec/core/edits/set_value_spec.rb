@@ -2,13 +2,17 @@
 
 # One value for many: in the styles that they wear.
 RSpec.describe Norvel::Edits::SetValue do
-  let(:running) { "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years." }
+  let(:running) do
+    "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years."
+  end
   let(:styles) do
-    style("BodyText", "Body Text", based_on: "Normal") + style("Quote", "Block Quote", based_on: "BodyText", ppr: '<w:ind w:left="720"/>') +
+    style("BodyText", "Body Text", based_on: "Normal") + style("Quote", "Block Quote", based_on: "BodyText",
+      ppr: '<w:ind w:left="720"/>') +
       style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>', rpr: "<w:b/>")
   end
   let(:document) do
-    docx(p(r("Sources"), '<w:pStyle w:val="Heading1"/>') + p(r(running), '<w:pStyle w:val="BodyText"/>') * 2 + p(r(running), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300" w:lineRule="auto"/>') +
+    docx(p(r("Sources"), '<w:pStyle w:val="Heading1"/>') + p(r(running), '<w:pStyle w:val="BodyText"/>') * 2 +
+      p(r(running), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300" w:lineRule="auto"/>') +
       p(r(running), '<w:pStyle w:val="Quote"/>') + p(r(running)), styles:)
   end
 
@@ -23,7 +27,8 @@ RSpec.describe Norvel::Edits::SetValue do
   it "changes the style, what is set by hand against it, and no heir of the style" do
     edit, after = set_on(%w[body], :line_spacing, "double")
     expect(spacings(after)).to eq [1.0, 2.0, 2.0, 2.0, 1.0, 2.0]
-    expect([after.styles["BodyText"].paragraph[:line_spacing], after.styles["Quote"].paragraph[:line_spacing]]).to eq [{rule: "multiple", value: 2.0}, {rule: "multiple", value: 1.0}]
+    expect([after.styles["BodyText"].paragraph[:line_spacing], after.styles["Quote"].paragraph[:line_spacing]])
+      .to eq [{rule: "multiple", value: 2.0}, {rule: "multiple", value: 1.0}]
     expect(after.paragraphs[3].direct).to eq set
     expect(edit.styles(document)).to eq ["Body Text"]
   end
@@ -36,7 +41,8 @@ RSpec.describe Norvel::Edits::SetValue do
   it "does not change a style for the sake of few that wear it" do
     many = docx(p(r("Sources", '<w:b/><w:sz w:val="32"/>')) + p(r(running)) * 6)
     after = described_class.new([1], :color, "#000000").apply(many).after
-    expect([after.styles["Normal"].run[:color], after.paragraphs[0].runs[0].direct[:color], after.paragraphs[1].runs[0].direct]).to eq [nil, "#000000", set]
+    expect([after.styles["Normal"].run[:color], after.paragraphs[0].runs[0].direct[:color],
+      after.paragraphs[1].runs[0].direct]).to eq [nil, "#000000", set]
   end
 
   # The style says it for most, a style of their own for the fewer; nothing is set by hand on anybody.
@@ -47,7 +53,8 @@ RSpec.describe Norvel::Edits::SetValue do
     expect(spacings(most)).to eq [1.0, *[2.0] * 6]
     expect(few.paragraphs.map { |one| few.look(one)[:align] }).to eq ["center", "center", *["left"] * 5]
     names = [most, few].map { |after| after.paragraphs.map { |one| after.style_name(one) }.tally }
-    expect(names).to eq [{"Normal with line spacing single" => 1, "Normal" => 6}, {"Normal with alignment centred" => 2, "Normal" => 5}]
+    expect(names).to eq [{"Normal with line spacing single" => 1, "Normal" => 6},
+      {"Normal with alignment centred" => 2, "Normal" => 5}]
     expect([most, few].flat_map { |after| after.paragraphs.map(&:direct) }.uniq).to eq [set]
     expect([most, few].map { |after| spacings(reread(after)) }).to eq [most, few].map { |after| spacings(after) }
   end
@@ -59,22 +66,28 @@ RSpec.describe Norvel::Edits::SetValue do
     expect(again.paragraphs.first(4).map { |one| again.style_name(one) }.uniq).to eq ["Normal with alignment centred"]
     id = again.style_of(again.paragraphs[0]).id
     other = centre[Norvel::Edits::ChangeStyle.new(id, {align: "right"}).change(again), [5, 6]]
-    expect([other.style_name(other.paragraphs[4]), other.look(other.paragraphs[4])[:align]]).to eq ["Normal with alignment centred 2", "center"]
+    expect([other.style_name(other.paragraphs[4]), other.look(other.paragraphs[4])[:align]])
+      .to eq ["Normal with alignment centred 2", "center"]
   end
 
   it "keeps words set apart, and reaches what a list level says" do
-    mixed = docx(p(r("#{running} ") + r("and in red", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="BodyText"/>') * 2, styles:)
+    mixed = docx(p(r("#{running} ") + r("and in red", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="BodyText"/>') * 2,
+      styles:)
     after = described_class.new([1, 2], :color, "#333333").apply(mixed).after
-    expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:color] }).to eq ["#333333", "#c00000"]
+    expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:color] })
+      .to eq ["#333333", "#c00000"]
     listed = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(document)
-    put = Norvel::Edits::PutInList.new([2], listed.styles.named("Points").paragraph[:list_id], level: nil).change(listed)
-    expect(described_class.new([2], :indent_left, 50.0).apply(put).after.then { |now| now.look(now.paragraph(2))[:indent_left] }).to eq 50.0
+    put = Norvel::Edits::PutInList.new([2], listed.styles.named("Points").paragraph[:list_id], level: nil)
+      .change(listed)
+    expect(described_class.new([2], :indent_left, 50.0).apply(put)
+      .after.then { |now| now.look(now.paragraph(2))[:indent_left] }).to eq 50.0
   end
 
   it "takes lengths in characters and lines, which stay so in the file and follow the size" do
     _, after = set_on(%w[body], :first_line, "2 em")
     back = reread(after)
-    expect([back.styles["BodyText"].paragraph[:first_line_chars], back.look(back.paragraphs[1])[:first_line]]).to eq [200, 20.0]
+    expect([back.styles["BodyText"].paragraph[:first_line_chars], back.look(back.paragraphs[1])[:first_line]])
+      .to eq [200, 20.0]
     larger = Norvel::Edits::ChangeStyle.new("BodyText", {size: 14.0}).apply(back).after
     expect(larger.look(larger.paragraphs[1])[:first_line]).to eq 28.0
     _, lines = set_on(%w[body], :space_after, "1.5 lines")
@@ -87,12 +100,20 @@ RSpec.describe Norvel::Edits::SetValue do
     Dir.mktmpdir do |folder|
       path = File.join(folder, "a.docx")
       File.binwrite(path, written(document))
-      run = ->(*arguments) { [Norvel::CLI.run(["set", path, "--output", "#{folder}/b.docx", *arguments], out: @out = StringIO.new, err: @err = StringIO.new), @out.string, @err.string] }
+      run = ->(*arguments) {
+        [Norvel::CLI.run(["set", path, "--output", "#{folder}/b.docx", *arguments],
+          out: @out = StringIO.new, err: @err = StringIO.new), @out.string, @err.string]
+      }
       status, said, = run["--value", "line_spacing=double", "--on", "body,quote", "--json"]
-      expect([status, JSON.parse(said).slice("paragraphs", "words_unchanged")]).to eq [0, {"paragraphs" => 5, "words_unchanged" => true}]
+      expect([status, JSON.parse(said).slice("paragraphs", "words_unchanged")])
+        .to eq [0, {"paragraphs" => 5, "words_unchanged" => true}]
       expect(spacings(Norvel::Formats.read_file("#{folder}/b.docx"))).to eq [1.0, 2.0, 2.0, 2.0, 2.0, 2.0]
-      {["--value", "sise=2", "--on", "body"] => /no property “sise”/, ["--value", "size=big", "--on", "body"] => /not a length/, ["--value", "size=12", "--on", "boddy"] => /no role “boddy”/,
-       ["--value", "size=", "--on", "body"] => /needs a value/, ["--value", "size=12", "--on", "caption"] => /nothing in the file is caption/, ["--on", "body"] => /--value is missing/}.each do |arguments, message|
+      {["--value", "sise=2", "--on", "body"] => /no property “sise”/,
+       ["--value", "size=big", "--on", "body"] => /not a length/,
+       ["--value", "size=12", "--on", "boddy"] => /no role “boddy”/,
+       ["--value", "size=", "--on", "body"] => /needs a value/,
+       ["--value", "size=12", "--on", "caption"] => /nothing in the file is caption/,
+       ["--on", "body"] => /--value is missing/}.each do |arguments, message|
         status, _, error = run[*arguments]
         expect([status, error]).to match [2, message]
       end

@@ -1,17 +1,23 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Edits::StyleWords do
-  let(:document) { docx(p(r("Read Salt and Timber, then ") + r("Salt and Timber", "<w:i/>") + note(1) + r(" again.")), footnotes: footnote(1, "n")) }
+  let(:document) do
+    docx(p(r("Read Salt and Timber, then ") + r("Salt and Timber", "<w:i/>") + note(1) + r(" again.")),
+      footnotes: footnote(1, "n"))
+  end
 
   def style(document, words, nth, name)
     described_class.new(1, described_class.range(document.paragraphs[0], words, nth), name).apply(document).after
   end
 
-  def runs(document) = document.paragraphs[0].runs.map { |run| [run.words, document.styles[run.style_id]&.name, document.run_look(run, document.paragraphs[0])[:italic]] }
+  def runs(document) = document.paragraphs[0].runs.map do |run|
+    [run.words, document.styles[run.style_id]&.name, document.run_look(run, document.paragraphs[0])[:italic]]
+  end
 
   it "cuts runs where the words begin and end, and reads back the same" do
     after = style(document, "Salt and Timber", 0, "Work Title")
-    expect(runs(after)).to eq [["Read ", nil, false], ["Salt and Timber", "Work Title", true], [", then ", nil, false], ["Salt and Timber", nil, true], ["", nil, false], [" again.", nil, false]]
+    expect(runs(after)).to eq [["Read ", nil, false], ["Salt and Timber", "Work Title", true], [", then ", nil, false],
+      ["Salt and Timber", nil, true], ["", nil, false], [" again.", nil, false]]
     expect(runs(reread(after))).to eq runs(after)
   end
 

@@ -1,14 +1,17 @@
 # frozen_string_literal: true
 
-# Whatever a file is made of, what is done with it ends soon: in an answer or in a sentence. Each kind in a process of its
-# own, so that its time and its memory are its own. The limit on time is twice what is asked (for three formats together
-# where it is converted), as machines are noisy: what grows with its square takes minutes.
+# Whatever a file is made of, what is done with it ends soon: in an answer or in a sentence. Each kind in a process of
+# its own, so that its time and its memory are its own. The limit on time is twice what is asked (for three formats
+# together where it is converted), as machines are noisy: what grows with its square takes minutes.
 RSpec.describe "files of extremes" do
   # EXTREMES=1 for the whole size of each, which takes minutes.
   seconds, megabytes, size = 5, 400, ENV["EXTREMES"] ? 1.0 : 0.02
   stages = {
     "read" => ->(held) { held[:document] = Norvel::Formats.read(held[:bytes], name: held[:name]) },
-    "checked" => ->(held) { Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), held[:document]).findings },
+    "checked" => ->(held) {
+      Norvel::Guide::Check.new(Norvel::Guide.find("ravelmouth-thesis"), held[:document])
+        .findings
+    },
     "laid out" => ->(held) { Norvel::Layout.of(held[:document]) },
     "planned" => ->(held) { Norvel::Guide::Plan.new(Norvel::Guide.find("ravelmouth-thesis"), held[:document]).left },
     "converted" => ->(held) do
@@ -23,7 +26,9 @@ RSpec.describe "files of extremes" do
   define_method(:megabytes_of) { |name| File.read("/proc/self/status")[/#{name}:\s+(\d+)/, 1].to_i / 1024 }
 
   # What all of them load is loaded once.
-  before(:all) { {name: "x.docx", bytes: package(p(r("a")))}.then { |held| stages.each_value { |work| work.call(held) } } }
+  before :all do
+    {name: "x.docx", bytes: package(p(r("a")))}.then { |held| stages.each_value { |work| work.call(held) } }
+  end
 
   # [[stage, seconds of the processor, what was said], …, megabytes at most] of a file.
   define_method(:worked) do |name, bytes|
@@ -62,8 +67,11 @@ RSpec.describe "files of extremes" do
       dice = Random.new(RSpec.configuration.seed)
       found = kinds.flat_map do |kind, make|
         *told, most = worked("x.#{format}", make.call(size * (1 - (dice.rand * 0.1))))
-        bad = told.select { |stage, took, said| took > seconds * ((stage == "converted") ? 6 : 2) || said.to_s.match?(/\Afault|\Aended/) }
-        bad.map { |stage, took, said| "#{kind} #{stage}: #{took.round(1)} s #{said}" } + ((most > megabytes) ? ["#{kind}: #{most} MB"] : [])
+        bad = told.select do |stage, took, said|
+          took > seconds * ((stage == "converted") ? 6 : 2) || said.to_s.match?(/\Afault|\Aended/)
+        end
+        bad.map { |stage, took, said| "#{kind} #{stage}: #{took.round(1)} s #{said}" } +
+          ((most > megabytes) ? ["#{kind}: #{most} MB"] : [])
       end
       expect(found).to eq []
     end

@@ -4,7 +4,8 @@
 # letters must still be there.
 RSpec.describe Norvel::Formats::Docx::RunWriter do
   let(:body) do
-    mixed = "<w:r><w:t>one</w:t><w:tab/><w:t xml:space=\"preserve\"> two </w:t><w:footnoteReference w:id=\"1\"/><w:br/><w:t>three</w:t></w:r>"
+    mixed = "<w:r><w:t>one</w:t><w:tab/><w:t xml:space=\"preserve\"> two </w:t><w:footnoteReference w:id=\"1\"/>" \
+      "<w:br/><w:t>three</w:t></w:r>"
     p(r("Begin ", "<w:b/>") + mixed + r(" end") + image(1) + r("."))
   end
   let(:document) { docx(body, footnotes: footnote(1, "n"), image: Demo::Picture.png) }
@@ -26,7 +27,8 @@ RSpec.describe Norvel::Formats::Docx::RunWriter do
   it "writes what was typed, whatever it is (property)" do
     letters = ["a", "b", " ", "\t", "\n", "é", "\u2011", "“", "x"]
     raw = document.paragraphs[0].raw_text
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 3, max: 30)).with_config(n_runs: 150) do |numbers|
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.integer.map(&:abs), min: 3, max: 30))
+      .with_config(n_runs: 150) do |numbers|
       stretches = raw.split(Norvel::Edits::Retype::SPECIAL, -1)
       signs = raw.scan(Norvel::Edits::Retype::SPECIAL)
       typed = stretches.each_with_index.map do |stretch, index|

@@ -20,7 +20,8 @@ RSpec.describe Norvel::Formats::Docx::Theme do
   end
 
   it "gives fonts by their names, and none for an empty one" do
-    expect(%w[minorHAnsi majorAscii majorEastAsia nonsense].map { |name| theme.font(name) }).to eq ["Calibri", "Cambria", nil, nil]
+    expect(%w[minorHAnsi majorAscii majorEastAsia nonsense].map { |name| theme.font(name) })
+      .to eq ["Calibri", "Cambria", nil, nil]
   end
 
   it "uses the cached value of a colour where it is there" do
@@ -28,6 +29,7 @@ RSpec.describe Norvel::Formats::Docx::Theme do
   end
 
   it "works colours out where it is not, through the mapping of the settings" do
-    expect([theme.colour("auto", "dark1"), theme.colour(nil, "accent1"), theme.colour("auto", "text1"), theme.colour("auto", nil)]).to eq ["#101010", "#4f81bd", "#ffffff", "auto"]
+    expect([theme.colour("auto", "dark1"), theme.colour(nil, "accent1"), theme.colour("auto", "text1"),
+      theme.colour("auto", nil)]).to eq ["#101010", "#4f81bd", "#ffffff", "auto"]
   end
 end

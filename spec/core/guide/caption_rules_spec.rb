@@ -7,14 +7,18 @@ RSpec.describe Norvel::Guide::Rules::CaptionRules do
   def caption(text) = p(r(text), '<w:pStyle w:val="Caption"/>')
 
   def figure
-    drawing = '<w:drawing><wp:inline xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing"><wp:extent cx="900000" cy="900000"/><wp:docPr id="1" name="P"/></wp:inline></w:drawing>'
+    drawing = "<w:drawing><wp:inline " \
+      'xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing"><wp:extent cx="900000" ' \
+      'cy="900000"/><wp:docPr id="1" name="P"/></wp:inline></w:drawing>'
     p("<w:r>#{drawing}</w:r>")
   end
 
-  def made(body) = docx(body + p(r("The end of the text, in many plain words.")), styles: %(<w:style w:type="paragraph" w:styleId="Caption"><w:name w:val="caption"/></w:style>))
+  def made(body) = docx(body + p(r("The end of the text, in many plain words.")),
+    styles: %(<w:style w:type="paragraph" w:styleId="Caption"><w:name w:val="caption"/></w:style>))
 
   def found(document, rules = "figure: below, table: above, missing: forbid")
-    Norvel::Guide::Check.new(guide(rules), document).findings.reject { |one| one.rule == "captions.number" }.map { |one| [one.rule, one.message] }
+    Norvel::Guide::Check.new(guide(rules), document).findings.reject { |one| one.rule == "captions.number" }
+      .map { |one| [one.rule, one.message] }
   end
 
   let(:cells) { table([%w[a b]]) }
@@ -24,8 +28,10 @@ RSpec.describe Norvel::Guide::Rules::CaptionRules do
   end
 
   it "finds figures and tables without one; a caption of the other kind is none" do
-    expect(found(made(figure + caption("Table 1. Dues") + cells))).to eq [["captions.missing", "A figure has no caption"]]
-    expect(found(made(p(r("Text before it, plain words.")) + cells))).to eq [["captions.missing", "A table has no caption"]]
+    expect(found(made(figure + caption("Table 1. Dues") + cells)))
+      .to eq [["captions.missing", "A figure has no caption"]]
+    expect(found(made(p(r("Text before it, plain words.")) + cells)))
+      .to eq [["captions.missing", "A table has no caption"]]
     expect(found(made(figure), "figure: below")).to eq []
   end
 
@@ -35,7 +41,8 @@ RSpec.describe Norvel::Guide::Rules::CaptionRules do
     finding = Norvel::Guide::Check.new(guide("figure: below"), document).findings.first
     expect(finding.mend.safe).to be false
     expect(found(finding.mend.edit([finding], guide("figure: below")).apply(document).after)).to eq []
-    expect(found(made(cells + caption("Table 1. Dues")), "table: above")).to eq [["captions.place", "The caption of a table stands below it"]]
+    expect(found(made(cells + caption("Table 1. Dues")), "table: above"))
+      .to eq [["captions.place", "The caption of a table stands below it"]]
   end
 
   it "takes captions in other languages for what they say" do

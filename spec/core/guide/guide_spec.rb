@@ -26,7 +26,12 @@ RSpec.describe Norvel::Guide do
     "page: [" => /Line \d+: the guide is not YAML/,
     "when: 2026-01-01" => /not plain data|not a rule/,
     "headings: {max_level: 40}" => /a level from 1 to 9/
-  }.each { |yaml, message| it("refuses #{yaml.inspect} with the line and what was expected") { expect { guide(yaml) }.to raise_error(Norvel::UnusableGuide, message) } }
+  }.each { |yaml, message|
+    it("refuses #{yaml.inspect} with the line and what was expected") {
+      expect { guide(yaml) }
+        .to raise_error(Norvel::UnusableGuide, message)
+    }
+  }
 
   it "refuses what lacks its head" do
     expect { described_class.new("name: x") }.to raise_error(Norvel::UnusableGuide, /Line 1: lacks norvel_guide/)
@@ -35,33 +40,46 @@ RSpec.describe Norvel::Guide do
   end
 
   it "says what it states and Norvel does not check yet" do
-    expect(guide("captions: {numbered: by_chapter}\nparts: [{part: colophon}, {part: contents}]").unchecked).to eq %w[parts.colophon]
+    expect(guide("captions: {numbered: by_chapter}\nparts: [{part: colophon}, {part: contents}]").unchecked)
+      .to eq %w[parts.colophon]
   end
 
   describe "its rules" do
-    let(:body) { style("BodyText", "Body Text", ppr: '<w:spacing w:line="480" w:lineRule="auto"/><w:ind w:firstLine="720"/>', rpr: '<w:sz w:val="24"/>') }
+    let(:body) do
+      style("BodyText", "Body Text", ppr: '<w:spacing w:line="480" w:lineRule="auto"/><w:ind w:firstLine="720"/>',
+        rpr: '<w:sz w:val="24"/>')
+    end
 
     it("asks for values, one of several, ranges") do
       document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>'), styles: body)
-      expect(said(document, "roles: {body: {size: 11pt, line_spacing: single, first_line: {max: 0.3in}, align: {any_of: [center, right]}, space_after: 0pt}}")).to eq [
-        ["role.body.line_spacing", "single", "double"], ["role.body.first_line", "at most 21.6 pt", "36 pt"], ["role.body.align", "centred or right", "left"], ["role.body.size", "11 pt", "12 pt"]
-      ].sort_by { |rule, *| %w[role.body.line_spacing role.body.first_line role.body.align role.body.size].index(rule) }
+      asked = "roles: {body: {size: 11pt, line_spacing: single, first_line: {max: 0.3in}, " \
+        "align: {any_of: [center, right]}, space_after: 0pt}}"
+      expect(said(document, asked)).to eq [
+        ["role.body.line_spacing", "single", "double"], ["role.body.first_line", "at most 21.6 pt", "36 pt"],
+        ["role.body.align", "centred or right", "left"], ["role.body.size", "11 pt", "12 pt"]
+      ]
     end
 
     it("takes 2.54 cm for an inch, within one twip, and 2.5 cm not") do
       document = docx(p(r("Text"), '<w:ind w:left="1440"/>'))
-      expect([said(document, "roles: {body: {indent_left: 2.54cm}}").size, said(document, "roles: {body: {indent_left: 2.5cm}}").size]).to eq [0, 1]
+      expect([said(document, "roles: {body: {indent_left: 2.54cm}}").size,
+        said(document, "roles: {body: {indent_left: 2.5cm}}").size]).to eq [0, 1]
     end
 
     it("checks page size and margins within the tolerance") do
       document = docx(p(r("x")) + section(left: 2155, footer: false))
       expect(said(document, "page: {size: A4, margins: {inside: 38mm, top: 25mm, tolerance: 0.5mm}}")).to be_empty
-      expect(said(document, "page: {size: Letter, margins: {left: {min: 40mm}}}")).to eq [["page.size", "Letter", "A4"], ["page.margin.left", "at least 40 mm", "38 mm"]]
+      expect(said(document, "page: {size: Letter, margins: {left: {min: 40mm}}}"))
+        .to eq [["page.size", "Letter", "A4"], ["page.margin.left", "at least 40 mm", "38 mm"]]
     end
 
     it("finds skipped levels (ISO 14289-1 7.4.2 by analogy: H1 H2 H3 H1 H2 pass, H1 H3 and H2 H3 fail)") do
-      headings = ->(*levels) { docx(levels.map { |n| p(r("H"), %(<w:pStyle w:val="H#{n}"/>)) }.join, styles: (1..3).map { |n| style("H#{n}", "heading #{n}") }.join) }
-      expect([[1, 2, 3, 1, 2], [1, 3], [2, 3], [1, 1, 2]].map { |levels| findings(headings.call(*levels), "headings: {skip_levels: false}").size }).to eq [0, 1, 1, 0]
+      headings = ->(*levels) {
+        docx(levels.map { |n| p(r("H"), %(<w:pStyle w:val="H#{n}"/>)) }.join,
+          styles: (1..3).map { |n| style("H#{n}", "heading #{n}") }.join)
+      }
+      expect([[1, 2, 3, 1, 2], [1, 3], [2, 3], [1, 1, 2]]
+        .map { |levels| findings(headings.call(*levels), "headings: {skip_levels: false}").size }).to eq [0, 1, 1, 0]
     end
 
     it("finds formatting by hand but what the guide keeps") do
@@ -71,24 +89,33 @@ RSpec.describe Norvel::Guide do
 
     it("finds spacing by hand") do
       document = docx(p("") + p(r("\tText  with\nall of it")) + p(r("   led by spaces")))
-      expect(findings(document, "clean: {blank_paragraphs: forbid, tabs_as_indents: should, spaces_as_indents: advice, double_spaces: forbid, line_breaks: forbid}").map { |f| [f.rule, f.severity] }).to contain_exactly(
-        ["clean.blank_paragraph", "must"], ["clean.tab_indent", "should"], ["clean.space_indent", "advice"], ["clean.double_space", "must"], ["clean.line_break", "must"]
-      )
+      expect(findings(document,
+        "clean: {blank_paragraphs: forbid, tabs_as_indents: should, spaces_as_indents: advice, double_spaces: " \
+        "forbid, line_breaks: forbid}").map { |f| [f.rule, f.severity] }).to contain_exactly(
+          ["clean.blank_paragraph", "must"], ["clean.tab_indent", "should"], ["clean.space_indent", "advice"],
+          ["clean.double_space", "must"], ["clean.line_break", "must"]
+        )
     end
 
     it("asks for title and language") do
-      expect(said(docx(p(r("x"))), "accessible: {title: require, language: require}").map(&:first)).to eq %w[accessible.title accessible.language]
+      expect(said(docx(p(r("x"))), "accessible: {title: require, language: require}").map(&:first))
+        .to eq %w[accessible.title accessible.language]
     end
 
     it("leaves granted exceptions out") do
       document = docx(p(r("x"), '<w:jc w:val="center"/>'))
-      expect(findings(document, "roles: {body: {align: left}}\nexceptions: [{rule: role.body.*, where: {style: Normal}, because: by letter}]")).to be_empty
+      expect(findings(document,
+        "roles: {body: {align: left}}\nexceptions: [{rule: role.body.*, where: {style: Normal}, because: by letter}]"))
+        .to be_empty
     end
 
     it("makes one group of one cause") do
-      document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>') * 5 + p(r("By hand"), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300"/>'), styles: body)
+      document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>') * 5 +
+        p(r("By hand"), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300"/>'), styles: body)
       groups = Norvel::Guide::Check.new(guide("roles: {body: {line_spacing: single}}"), document).groups
-      expect(groups.map { |group| [group.size, group.first.mend.name, group.first.mend.label] }).to eq [[5, "change_style", "Line spacing single in the style Body Text"], [1, "change_style", "Line spacing single in Body Text, and clear it where it was set by hand"]]
+      expect(groups.map { |group| [group.size, group.first.mend.name, group.first.mend.label] })
+        .to eq [[5, "change_style", "Line spacing single in the style Body Text"],
+          [1, "change_style", "Line spacing single in Body Text, and clear it where it was set by hand"]]
     end
   end
 
@@ -96,8 +123,10 @@ RSpec.describe Norvel::Guide do
     it "mends what is safe and says what is left with why, the words unchanged" do
       mending = described_class.new(thesis_guide, thesis.with)
       expect(mending.words_unchanged?).to be true
-      expect(mending.mended.map { |entry| entry[:rule] }).to include("clean.blank_paragraph", "role.body.style", "clean.tab_indent")
-      expect(mending.left.group_by { |entry| entry[:rule] }.transform_values { |list| list.sum { |entry| entry[:count] } })
+      expect(mending.mended.map { |entry| entry[:rule] })
+        .to include("clean.blank_paragraph", "role.body.style", "clean.tab_indent")
+      expect(mending.left.group_by { |entry| entry[:rule] }
+        .transform_values { |list| list.sum { |entry| entry[:count] } })
         .to eq("clean.blank_paragraph" => 57, "accessible.alt_text" => 10, "clean.direct" => 312, "parts.missing" => 2)
       expect(mending.left.map { |entry| entry[:why] }).to include("they hold places on the title page",
         "it would change how it looks: alignment", "no guide asks for that style")

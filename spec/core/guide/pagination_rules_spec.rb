@@ -3,12 +3,15 @@
 # Rules on pages, their causes and mends.
 RSpec.describe Norvel::Guide::Rules::PaginationRules do
   def exactly = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
-  def ten_lines = '<w:sectPr><w:pgSz w:w="8000" w:h="4000"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>'
 
-  def headings = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>
-    <w:style w:type="paragraph" w:styleId="Loose"><w:name w:val="Body Text"/><w:pPr><w:widowControl w:val="0"/></w:pPr></w:style>)
+  def ten_lines = '<w:sectPr><w:pgSz w:w="8000" w:h="4000"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" ' \
+    'w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>'
 
-  def text(count, properties = "") = p("<w:r>#{Array.new(count) { "<w:t>words of text</w:t>" }.join("<w:br/>")}</w:r>", properties + exactly)
+  def headings = style("H1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>') +
+    style("Loose", "Body Text", ppr: '<w:widowControl w:val="0"/>')
+
+  def text(count, properties = "") = p("<w:r>#{Array.new(count) { "<w:t>words of text</w:t>" }.join("<w:br/>")}</w:r>",
+    properties + exactly)
 
   def heading(words = "Heading") = p(r(words), %(<w:pStyle w:val="H1"/>#{exactly}))
 
@@ -26,14 +29,17 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
   def found_and_mended(document, rules)
     before = check(document, rules)
     found = before.findings.map { |one| [one.rule, one.message, one.found, one.cite] }
-    after = before.groups.inject(document) { |now, group| (edit = group.edit(guide(rules))) ? edit.apply(now).after : now }
+    after = before.groups.inject(document) do |now, group|
+      (edit = group.edit(guide(rules))) ? edit.apply(now).after : now
+    end
     [found, check(after.with, rules).findings.map(&:rule), after]
   end
 
   it "finds a last line alone, and mends its style, or the paragraph that says so itself" do
     document = made(text(7) + text(4, '<w:pStyle w:val="Loose"/>'))
     found, left, after = found_and_mended(document, "widows: forbid")
-    expect(found).to eq [["pagination.widow", "The last line of a paragraph stands alone at the head of page 2", "page 2", "7"]]
+    expect(found).to eq [["pagination.widow", "The last line of a paragraph stands alone at the head of page 2",
+      "page 2", "7"]]
     expect([left, after.styles["Loose"].paragraph[:widow_control]]).to eq [[], true]
     _, left, after = found_and_mended(made(text(7) + text(4, '<w:widowControl w:val="0"/>')), "widows: forbid")
     expect([left, after.paragraphs.last.direct.key?(:widow_control)]).to eq [[], false]
@@ -41,13 +47,16 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
 
   it "finds a first line alone" do
     found, left, = found_and_mended(made(text(9) + text(4, '<w:pStyle w:val="Loose"/>')), "orphans: forbid")
-    expect(found.map { |one| one[0, 2] }).to eq [["pagination.orphan", "The first line of a paragraph stands alone at the foot of page 1"]]
+    expect(found.map { |one| one[0, 2] })
+      .to eq [["pagination.orphan", "The first line of a paragraph stands alone at the foot of page 1"]]
     expect(left).to eq []
   end
 
   it "finds a heading at the foot of a page, blank paragraphs under it too, and keeps it with its text" do
     found, left, after = found_and_mended(made(text(9) + heading + text(3)), "stranded_headings: forbid")
-    expect(found.map { |one| one[0, 3] }).to eq [["pagination.stranded_heading", "A heading stands at the foot of page 1 without a line of its text", "page 1"]]
+    expect(found.map { |one| one[0, 3] })
+      .to eq [["pagination.stranded_heading", "A heading stands at the foot of page 1 without a line of its text",
+        "page 1"]]
     expect([left, after.styles["H1"].paragraph[:keep_with_next]]).to eq [[], true]
     _, left, after = found_and_mended(made(text(7) + heading + blank + blank + text(3)), "stranded_headings: forbid")
     expect([left, Norvel::Layout.of(after).label_of(2)]).to eq [[], "2"]
@@ -78,7 +87,8 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
 
   it "counts pages" do
     document = made(text(25))
-    expect(check(document, "pages: {max: 2}").findings.map { |one| [one.message, one.asked, one.found] }).to eq [["The document does not have at most 2 pages", "at most 2 pages", "3 pages"]]
+    expect(check(document, "pages: {max: 2}").findings.map { |one| [one.message, one.asked, one.found] })
+      .to eq [["The document does not have at most 2 pages", "at most 2 pages", "3 pages"]]
     expect(check(document, "pages: {min: 2, max: 3}").findings).to eq []
     expect(check(document, "pages: {min: 4}").findings.size).to eq 1
   end
@@ -102,7 +112,8 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
     expect([plan.left, plan.words_unchanged?]).to eq [[], true]
   end
 
-  it "holds its promises on the demo: what the guide asks of pages is met by what is safe, and by the one mend that asks" do
+  it "holds its promises on the demo: what the guide asks of pages is met by what is safe, and by the one mend " \
+    "that asks" do
     check = ->(document) { Norvel::Guide::Check.new(thesis_guide, document.with.tap { |one| Norvel::Layout.of(one) }) }
     found = ->(document) { check[document].on_document.select { |one| one.rule.start_with?("pagination.") } }
     mended = Norvel::Guide::Plan.new(thesis_guide, thesis.with.tap { |one| Norvel::Layout.of(one) }).after

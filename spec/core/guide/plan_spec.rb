@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Guide::Plan do
-  let(:running) { "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years." }
+  let(:running) do
+    "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years."
+  end
   let(:guide) do
     Norvel::Guide.new(<<~YAML)
       norvel_guide: 1
@@ -13,7 +15,10 @@ RSpec.describe Norvel::Guide::Plan do
       severity: {"clean.direct": should}
     YAML
   end
-  let(:blue_heading) { style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>', rpr: '<w:color w:val="2F5496"/><w:sz w:val="32"/>') }
+  let(:blue_heading) do
+    style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>',
+      rpr: '<w:color w:val="2F5496"/><w:sz w:val="32"/>')
+  end
 
   def plan(body, styles: "", guide: self.guide, **choices)
     described_class.new(guide, docx(body, styles:, defaults: defaults("Arial", 22)), **choices)
@@ -36,17 +41,21 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "of a style that others wear stays; they look as it does, which is told, and nothing is set by hand" do
-      body = p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r(running)) + heads.sub('w:val="30"', 'w:val="32"')
+      body = p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r(running)) +
+        heads.sub('w:val="30"', 'w:val="32"')
       made = plan(body, styles: blue_heading.sub("<w:color", "<w:b/><w:color"))
       part = made.parts.find { |one| one.style == "Heading 1" }
-      expect([part.kind, part.differences.map { |property, theirs, its| [property.name, theirs, its] }]).to eq ["put_in_style", [[:color, "auto", "#2f5496"]]]
+      expect([part.kind, part.differences.map { |property, theirs, its| [property.name, theirs, its] }])
+        .to eq ["put_in_style", [[:color, "auto", "#2f5496"]]]
       expect(letters(made.after, "Sources").values.slice(:color, :size)).to eq(color: "#2f5496", size: 16.0)
       expect(letters(made.after, "Worn").values.slice(:color, :size)).to eq(color: "#2f5496", size: 16.0)
       expect(Norvel::Guide::PlanWords.new(part).detail).to eq "looks as the style does: colour automatic → #2f5496"
     end
 
     it "keeps a value that lies in a range, and takes the nearest end for one that does not" do
-      sizes = [[22, 11.0], [28, 12.0], [16, 10.0]].map { |half_points, _| plan(p(r(running, "<w:sz w:val=\"#{half_points}\"/>")) * 3).after }
+      sizes = [[22, 11.0], [28, 12.0], [16, 10.0]].map do |half_points, _|
+        plan(p(r(running, "<w:sz w:val=\"#{half_points}\"/>")) * 3).after
+      end
       expect(sizes.map { |after| named(after, "Body Text").run[:size] }).to eq [11.0, 12.0, 10.0]
     end
 
@@ -65,11 +74,20 @@ RSpec.describe Norvel::Guide::Plan do
 
   describe "words set apart" do
     it "stay in all kinds, also where they are most of a paragraph" do
-      kinds = ["<w:b/>", "<w:i/>", '<w:u w:val="single"/>', "<w:strike/>", '<w:highlight w:val="yellow"/>', "<w:smallCaps/>", '<w:vertAlign w:val="superscript"/>']
+      kinds = ["<w:b/>", "<w:i/>", '<w:u w:val="single"/>', "<w:strike/>", '<w:highlight w:val="yellow"/>',
+        "<w:smallCaps/>", '<w:vertAlign w:val="superscript"/>']
       body = kinds.map { |kind| p(r("#{running} ", kind) + r("and the rest.")) }.join + p(r(running)) * 3
       before = docx(body, defaults: defaults("Arial", 22))
       after = described_class.new(guide, before).after
-      looks = ->(document) { document.paragraphs.map { |one| one.runs.map { |run| document.run_look(run, one).values.slice(:bold, :italic, :underline, :strike, :highlight, :small_caps, :position) } } }
+      looks = ->(document) {
+        document.paragraphs
+          .map { |one|
+          one.runs.map { |run|
+            document.run_look(run, one).values.slice(:bold, :italic, :underline, :strike,
+              :highlight, :small_caps, :position)
+          }
+        }
+      }
       expect(looks[after]).to eq looks[before]
     end
 
@@ -78,11 +96,14 @@ RSpec.describe Norvel::Guide::Plan do
       strict = Norvel::Guide.new(guide.source.sub("bold: false}", "bold: false, italic: false}"))
       body = p(r("#{running} ", "<w:i/>") + r("and so on.", '<w:rStyle w:val="Emph"/>')) + p(r(running)) * 3
       after = plan(body, styles:, guide: strict).after
-      expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:italic] }).to eq [true, true]
+      expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:italic] })
+        .to eq [true, true]
     end
 
     it "are told by how many words" do
-      part = plan(p(r("#{running} ") + r("Salt and Timber", "<w:i/>")) * 2 + p(r(running)) * 2).parts.find { |one| one.style == "Body Text" }
+      part = plan(p(r("#{running} ") + r("Salt and Timber", "<w:i/>")) * 2 + p(r(running)) * 2).parts.find do |one|
+        one.style == "Body Text"
+      end
       expect(part.kept).to eq(italic: 6)
       expect(Norvel::Guide::PlanWords.new(part).keeps).to eq "keeps 6 words in italics"
     end
@@ -100,41 +121,54 @@ RSpec.describe Norvel::Guide::Plan do
 
     it "stay where a style's paragraphs differ in them, and become its space throughout when a person says so" do
       body = (spaced(p("")) + spaced("")) * 2
-      before = ->(after) { after.paragraphs.select { |one| one.text == "Sources" }.map { |one| after.look(one)[:space_before] } }
+      before = ->(after) {
+        after.paragraphs.select { |one| one.text == "Sources" }
+          .map { |one| after.look(one)[:space_before] }
+      }
       made = plan(body)
       expect([before[made.after], made.after.paragraphs.count(&:blank?)]).to eq [[0.0] * 4, 2]
-      expect(made.left.find { |entry| entry[:rule] == "clean.blank_paragraph" }).to include(count: 2, why: "2 others in Heading 1 have no such space and would get it too")
+      expect(made.left.find { |entry| entry[:rule] == "clean.blank_paragraph" })
+        .to include(count: 2, why: "2 others in Heading 1 have no such space and would get it too")
       offered = made.parts.find(&:off)
       after = plan(body, with: [offered.key]).after
-      expect([offered.key, before[after], after.paragraphs.count(&:blank?)]).to eq ["space_for_blanks asked", [12.0] * 4, 0]
+      expect([offered.key, before[after], after.paragraphs.count(&:blank?)])
+        .to eq ["space_for_blanks asked", [12.0] * 4, 0]
       expect(after.paragraphs.map(&:direct).uniq).to eq [set]
     end
 
     it "stay on a title page, between tables, in verse and where many push" do
-      title = p("") * 3 + p(r("The Keeper", '<w:b/><w:sz w:val="40"/>'), '<w:jc w:val="center"/>') + p("") * 2 + p(r("Ines Aldermoor"), '<w:jc w:val="center"/>') + p('<w:r><w:br w:type="page"/></w:r>')
-      verse = p(r("I kept the gate by night,")) + p(r("I kept it dry by day,")) + p(r("and when the water went")) + p("") + p(r("The water came and fell,")) + p(r("it never asked my name,")) + p(r("and what it took"))
-      body = title + p(r(running)) * 3 + table([%w[a b]]) + p("") + table([%w[c d]]) + p(r(running)) + p("") * 6 + p(r(running)) + verse
+      title = p("") * 3 + p(r("The Keeper", '<w:b/><w:sz w:val="40"/>'), '<w:jc w:val="center"/>') + p("") * 2 +
+        p(r("Ines Aldermoor"), '<w:jc w:val="center"/>') + p('<w:r><w:br w:type="page"/></w:r>')
+      verse = p(r("I kept the gate by night,")) + p(r("I kept it dry by day,")) + p(r("and when the water went")) +
+        p("") + p(r("The water came and fell,")) + p(r("it never asked my name,")) + p(r("and what it took"))
+      body = title + p(r(running)) * 3 +
+        table([%w[a b]]) + p("") + table([%w[c d]]) + p(r(running)) + p("") * 6 + p(r(running)) + verse
       left = plan(body).left.select { |entry| entry[:rule] == "clean.blank_paragraph" }
-      expect(left.map { |entry| [entry[:count], entry[:why]] }).to contain_exactly([5, "they hold places on the title page"], [1, "a table or a break stands next to them"],
-        [6, "6 in a row push what follows down: a page break may be meant"], [1, "they part lines that are meant as they stand"])
+      expect(left.map { |entry| [entry[:count], entry[:why]] })
+        .to contain_exactly([5, "they hold places on the title page"], [1, "a table or a break stands next to them"],
+          [6, "6 in a row push what follows down: a page break may be meant"],
+          [1, "they part lines that are meant as they stand"])
     end
 
     it "go without a space where the guide says how much there is" do
       tight = Norvel::Guide.new(guide.source.sub("bold: false}", "bold: false, space_before: 0pt, space_after: 0pt}"))
       after = plan((p(r(running)) + p("")) * 4, guide: tight).after
-      expect(after.paragraphs.map { |one| after.look(one).values.slice(:space_before, :space_after) }.uniq).to eq [{space_before: 0.0, space_after: 0.0}]
+      expect(after.paragraphs.map { |one| after.look(one).values.slice(:space_before, :space_after) }.uniq)
+        .to eq [{space_before: 0.0, space_after: 0.0}]
     end
   end
 
   it "gives tabs to the style where nearly all paragraphs begin so, and leaves columns alone" do
     after = plan(p(r("\t#{running}")) * 9 + p(r("Name:\tInes\tRoom 4"))).after
-    expect([named(after, "Body Text").paragraph[:first_line], after.paragraphs[0].text[0, 3], after.paragraphs[9].text]).to eq [36.0, "The", "Name:\tInes\tRoom 4"]
+    expect([named(after, "Body Text").paragraph[:first_line], after.paragraphs[0].text[0, 3], after.paragraphs[9].text])
+      .to eq [36.0, "The", "Name:\tInes\tRoom 4"]
   end
 
   it "leaves code, verse and short lines as they stand" do
     code = p(r("store(line);\n  print(line);"))
     verse = p(r("the water came,\nthe water fell,\nand no one saw"))
-    after = plan(p(r(running)) * 3 + code + verse + p(r("a line of text that runs on and on over the measure,\nas it was wrapped by hand"))).after
+    after = plan(p(r(running)) * 3 + code + verse +
+      p(r("a line of text that runs on and on over the measure,\nas it was wrapped by hand"))).after
     expect(after.paragraphs.map { |one| one.text.count("\n") }).to eq [0, 0, 0, 1, 2, 0]
   end
 
@@ -155,10 +189,14 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "that ask first are offered, and done when they are taken in" do
-      entries = Array.new(4) { |n| p(r("Aldermoor, A. (189#{n}). Salt. Ravelmouth: Quay Press."), '<w:ind w:left="720" w:hanging="720"/>') }.join
+      entries = Array.new(4) { |n|
+        p(r("Aldermoor, A. (189#{n}). Salt. Ravelmouth: Quay Press."),
+          '<w:ind w:left="720" w:hanging="720"/>')
+      }.join
       body = p(r(running)) * 3 + p(r("References", '<w:b/><w:sz w:val="30"/>')) + entries
       offered = plan(body).parts.find(&:off)
-      expect([offered.key, offered.count, offered.mend.why]).to eq ["put_in_style Bibliography asked", 4, "no guide asks for that style"]
+      expect([offered.key, offered.count, offered.mend.why])
+        .to eq ["put_in_style Bibliography asked", 4, "no guide asks for that style"]
       after = plan(body, with: [offered.key]).after
       expect(after.style_name(after.paragraphs.last)).to eq "Bibliography"
       expect(after.look(after.paragraphs.last)[:first_line]).to eq(-36.0)
@@ -177,7 +215,8 @@ RSpec.describe Norvel::Guide::Plan do
     first = document.paragraphs.find { |one| one.text == "Sources" }
     decided = Norvel::Edits::Decide.new([first.id], Norvel::Document::NO_HEADING).apply(document)
     after = described_class.new(guide, decided.after).after
-    expect(after.paragraphs.select { |one| one.text == "Sources" }.map { |one| after.style_name(one) }).to eq ["Body Text", "Heading 1"].reverse.rotate
+    expect(after.paragraphs.select { |one| one.text == "Sources" }.map { |one| after.style_name(one) })
+      .to eq ["Body Text", "Heading 1"].reverse.rotate
     expect(decided.take_back(decided.after).decisions).to eq({})
   end
 
@@ -185,14 +224,16 @@ RSpec.describe Norvel::Guide::Plan do
     mine = style("Mine", "My own", based_on: "Normal")
     few = p(r(running), '<w:pStyle w:val="Mine"/>') + p(r(running)) * 3
     many = p(r(running), '<w:pStyle w:val="Mine"/>') * 5
-    expect([few, many].map { |body| plan(body, styles: mine).left.count { |entry| entry[:rule] == "role.body.style" } }).to eq [1, 0]
+    expect([few, many].map { |body| plan(body, styles: mine).left.count { |entry| entry[:rule] == "role.body.style" } })
+      .to eq [1, 0]
   end
 
   it "is empty the second time, and tells what a check finds" do
     made = plan((heads + p("") + p(r("\tAnd  so on, #{running}"))) * 3)
     expect(described_class.new(guide, made.after.with)).to be_nothing
     counts = Norvel::Guide::Check.new(guide, made.after.with).findings.map(&:rule).tally
-    expect(made.left.group_by { |entry| entry[:rule] }.transform_values { |list| list.sum { |entry| entry[:count] } }).to eq counts
+    expect(made.left.group_by { |entry| entry[:rule] }.transform_values { |list| list.sum { |entry| entry[:count] } })
+      .to eq counts
   end
 
   it "leaves alone what it can't do: the name of its style belongs to one of words" do

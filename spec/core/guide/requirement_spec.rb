@@ -21,7 +21,8 @@ RSpec.describe Norvel::Guide::Requirement do
     asked = requirement(:size, {"min" => "12pt", "max" => "14pt"})
     expect([11.5, 12.0, 14.0, 16.0].map { |value| asked.meets?(value) }).to eq [false, true, true, false]
     expect([asked.target(9.0), asked.target(20.0), asked.spoken]).to eq [12.0, 14.0, "12 pt to 14 pt"]
-    expect([requirement(:space_after, {"min" => "12pt"}).spoken, requirement(:space_after, {"max" => "6pt"}).spoken]).to eq ["at least 12 pt", "at most 6 pt"]
+    expect([requirement(:space_after, {"min" => "12pt"}).spoken, requirement(:space_after, {"max" => "6pt"}).spoken])
+      .to eq ["at least 12 pt", "at most 6 pt"]
   end
 
   it "asks for line spacings in every form" do
@@ -34,7 +35,8 @@ RSpec.describe Norvel::Guide::Requirement do
   end
 
   it "asks for switches" do
-    expect([requirement(:bold, false).meets?(false), requirement(:underline, false).meets?("single"), requirement(:keep_with_next, true).meets?(false)]).to eq [true, false, false]
+    expect([requirement(:bold, false).meets?(false), requirement(:underline, false).meets?("single"),
+      requirement(:keep_with_next, true).meets?(false)]).to eq [true, false, false]
   end
 
   it "refuses what is no value of the property" do

@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Guide::Rules::RoleRules do
-  let(:running) { "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years." }
+  let(:running) do
+    "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years."
+  end
   let(:body_style) { style("BodyText", "Body Text", rpr: '<w:sz w:val="24"/>') }
   let(:guide) do
     Norvel::Guide.new(<<~YAML)
@@ -32,17 +34,21 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
   end
 
   it "judges every letter by font and size, and most of them by emphasis" do
-    mixed = p(r(running) + r(" and a word", '<w:sz w:val="20"/>') + r(" in bold", "<w:b/>"), '<w:pStyle w:val="BodyText"/>')
-    expect(rules(mixed + (p(r(running), '<w:pStyle w:val="BodyText"/>') * 3), styles: body_style)).to eq ["role.body.size"]
+    mixed = p(r(running) + r(" and a word", '<w:sz w:val="20"/>') + r(" in bold", "<w:b/>"),
+      '<w:pStyle w:val="BodyText"/>')
+    expect(rules(mixed + (p(r(running), '<w:pStyle w:val="BodyText"/>') * 3), styles: body_style))
+      .to eq ["role.body.size"]
   end
 
   it "lets note marks and indices be smaller" do
-    small = p(r(running) + r("2", '<w:vertAlign w:val="superscript"/><w:sz w:val="16"/>'), '<w:pStyle w:val="BodyText"/>')
+    small = p(r(running) + r("2", '<w:vertAlign w:val="superscript"/><w:sz w:val="16"/>'),
+      '<w:pStyle w:val="BodyText"/>')
     expect(rules(small, styles: body_style)).to be_empty
   end
 
   it "leaves symbols in their font" do
-    symbol = p(r(running) + r("\uF0FC", '<w:rFonts w:ascii="Symbol" w:hAnsi="Symbol"/>'), '<w:pStyle w:val="BodyText"/>')
+    symbol = p(r(running) + r("\uF0FC", '<w:rFonts w:ascii="Symbol" w:hAnsi="Symbol"/>'),
+      '<w:pStyle w:val="BodyText"/>')
     expect(rules(symbol, styles: body_style)).to be_empty
   end
 
@@ -55,7 +61,8 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
 
   it "judges text in tables as such" do
     table = "<w:tbl><w:tr><w:tc>#{p(r("A cell"))}</w:tc><w:tc>#{p(r("12"))}</w:tc></w:tr></w:tbl>"
-    expect(rules(table + p(r(running), '<w:pStyle w:val="BodyText"/>'), styles: body_style)).to eq ["role.table_text.size"] * 2
+    expect(rules(table + p(r(running), '<w:pStyle w:val="BodyText"/>'), styles: body_style))
+      .to eq ["role.table_text.size"] * 2
   end
 
   describe "a heading that is one by its look alone" do
@@ -77,18 +84,21 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
 
   describe "mends" do
     it "changes the style where the style is the cause" do
-      document = mended(p(r(running), '<w:pStyle w:val="BodyText"/>') * 2, styles: style("BodyText", "Body Text", rpr: '<w:sz w:val="20"/>'))
+      document = mended(p(r(running), '<w:pStyle w:val="BodyText"/>') * 2,
+        styles: style("BodyText", "Body Text", rpr: '<w:sz w:val="20"/>'))
       expect(document.styles["BodyText"].run[:size]).to eq 12.0
     end
 
     it "clears what was set by hand where the style is right" do
-      document = mended(p(r(running, '<w:sz w:val="20"/>'), '<w:pStyle w:val="BodyText"/>') + (p(r(running), '<w:pStyle w:val="BodyText"/>') * 2), styles: body_style)
+      document = mended(p(r(running, '<w:sz w:val="20"/>'), '<w:pStyle w:val="BodyText"/>') +
+        (p(r(running), '<w:pStyle w:val="BodyText"/>') * 2), styles: body_style)
       expect(document.paragraphs[0].runs[0].direct).to be_empty
       expect(document.styles["BodyText"].run[:size]).to eq 12.0
     end
 
     it "never changes the base of all styles for the sake of body text" do
-      document = mended(p(r(running, '<w:sz w:val="20"/>')) * 3, styles: style("Heading1", "heading 1", based_on: "Normal"))
+      document = mended(p(r(running, '<w:sz w:val="20"/>')) * 3,
+        styles: style("Heading1", "heading 1", based_on: "Normal"))
       expect(document.styles["Normal"].run).to be_empty
       expect(document.paragraphs.map { |paragraph| document.style_name(paragraph) }.uniq).to eq ["Body Text"]
     end
@@ -111,7 +121,9 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
     edited = Norvel::Edits::PutInStyle.new([2], "BodyText", hand: :stays).change(document)
     after = Norvel::Guide::Check.new(guide, edited, before:)
     anew = Norvel::Guide::Check.new(guide, edited)
-    expect(after.findings.map { |f| [f.rule, f.paragraph, f.found] }).to eq anew.findings.map { |f| [f.rule, f.paragraph, f.found] }
+    expect(after.findings.map { |f| [f.rule, f.paragraph, f.found] }).to eq anew.findings.map { |f|
+      [f.rule, f.paragraph, f.found]
+    }
     expect(after.on(1)).to equal before.on(1)
   end
 end

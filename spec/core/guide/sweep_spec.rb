@@ -4,7 +4,8 @@
 RSpec.describe Norvel::Guide::Sweep do
   running = "The keeper of the gate wrote the hour and the height of the tide in the book, and he signed it."
   let(:document) do
-    body = p(r(running)) * 6 + p(r("\t#{running}")) * 4 + p(r("One  and two. #{running}")) + p(r("• a can of oil")) + p(r("• a box of wicks")) + p(r("#{running}\n#{running}"))
+    body = p(r(running)) * 6 + p(r("\t#{running}")) * 4 + p(r("One  and two. #{running}")) + p(r("• a can of oil")) +
+      p(r("• a box of wicks")) + p(r("#{running}\n#{running}"))
     docx(body)
   end
 
@@ -12,24 +13,32 @@ RSpec.describe Norvel::Guide::Sweep do
     Dir.mktmpdir do |folder|
       path = File.join(folder, "a.docx")
       File.binwrite(path, written(document))
-      status = Norvel::CLI.run(["sweep", path, "--output", "#{folder}/b.docx", *arguments], out: out = StringIO.new, err: err = StringIO.new)
-      [status, out.string, err.string, (Norvel::Formats.read_file("#{folder}/b.docx") if File.exist?("#{folder}/b.docx"))]
+      status = Norvel::CLI.run(["sweep", path, "--output", "#{folder}/b.docx", *arguments], out: out = StringIO.new,
+        err: err = StringIO.new)
+      [status, out.string, err.string,
+        (Norvel::Formats.read_file("#{folder}/b.docx") if File.exist?("#{folder}/b.docx"))]
     end
   end
 
   it "does what is sure, says what it left and why, and changes no word" do
     status, told, _, after = run("--json")
     told = JSON.parse(told)
-    expect([status, told["done"].to_h { |entry| entry.values_at("job", "count") }]).to eq [0, {"leading_white_space" => 4, "double_spaces" => 1}]
-    expect(told["left"].map { |entry| entry.slice("job", "count", "also") }).to include({"job" => "typed_numbers", "count" => 2, "also" => true}, {"job" => "line_breaks", "count" => 1, "also" => true})
+    expect([status, told["done"].to_h { |entry| entry.values_at("job", "count") }])
+      .to eq [0, {"leading_white_space" => 4, "double_spaces" => 1}]
+    expect(told["left"].map { |entry| entry.slice("job", "count", "also") })
+      .to include({"job" => "typed_numbers", "count" => 2, "also" => true},
+        {"job" => "line_breaks", "count" => 1, "also" => true})
     expect([told["words_unchanged"], told["text_digest_before"]]).to eq [true, told["text_digest_after"]]
-    expect([Norvel::Seal.of(after).words, after.paragraphs.map(&:direct).uniq]).to eq [Norvel::Seal.of(document).words, [set]]
+    expect([Norvel::Seal.of(after).words, after.paragraphs.map(&:direct).uniq])
+      .to eq [Norvel::Seal.of(document).words, [set]]
   end
 
   it "takes in what asks, by the names of its jobs" do
     status, told, _, after = run("--also", "lists,breaks", "--json")
-    expect([status, JSON.parse(told)["done"].to_h { |entry| entry.values_at("job", "count") }]).to eq [0, {"leading_white_space" => 4, "typed_numbers" => 2, "double_spaces" => 1, "line_breaks" => 1}]
-    expect([after.paragraphs.size, after.markers.values.compact.reject(&:empty?), after.paragraphs.last.text]).to eq [15, %w[• •], running]
+    expect([status, JSON.parse(told)["done"].to_h { |entry| entry.values_at("job", "count") }])
+      .to eq [0, {"leading_white_space" => 4, "typed_numbers" => 2, "double_spaces" => 1, "line_breaks" => 1}]
+    expect([after.paragraphs.size, after.markers.values.compact.reject(&:empty?), after.paragraphs.last.text])
+      .to eq [15, %w[• •], running]
   end
 
   it "does only the jobs that it is asked for, on the roles or styles that it is asked for" do
@@ -52,7 +61,8 @@ RSpec.describe Norvel::CLI::Mend do
       path = File.join(folder, "a.docx")
       File.binwrite(path, Demo::Handbook.new.bytes)
       left = [[], ["--also", "all"]].map do |also|
-        Norvel::CLI.run(["mend", path, "--guide", "ravelmouth-house", "--dry-run", "--json", *also], out: out = StringIO.new, err: StringIO.new)
+        Norvel::CLI.run(["mend", path, "--guide", "ravelmouth-house", "--dry-run", "--json", *also],
+          out: out = StringIO.new, err: StringIO.new)
         JSON.parse(out.string)["left"]
       end
       expect(left.first.any? { |entry| entry["also"] }).to be true
@@ -66,7 +76,8 @@ RSpec.describe Norvel::CLI::Mend do
       Norvel::Layout.of(document)
       after = Norvel::Guide::MendSafe.new(guide, also: ["*"]).apply(document).after
       back = Norvel::Formats.read(Norvel::Formats.write(after).bytes, name: document.name)
-      expect([Norvel::Seal.of(back.without_heads).words, back.markers.values]).to eq [Norvel::Seal.of(after.without_heads).words, after.markers.values]
+      expect([Norvel::Seal.of(back.without_heads).words, back.markers.values])
+        .to eq [Norvel::Seal.of(after.without_heads).words, after.markers.values]
     end
   end
 
@@ -74,6 +85,7 @@ RSpec.describe Norvel::CLI::Mend do
     edit = Norvel::Guide::MendSafe.new(thesis_guide, also: ["*"])
     document = thesis.with.tap { |one| Norvel::Layout.of(one) }
     edit.apply(document)
-    expect(edit.plan(document).left.map { |entry| entry[:rule] }.uniq).to match_array %w[accessible.alt_text pagination.place]
+    expect(edit.plan(document).left.map { |entry| entry[:rule] }.uniq)
+      .to match_array %w[accessible.alt_text pagination.place]
   end
 end

@@ -4,7 +4,9 @@
 RSpec.describe Norvel::Layout::LayoutBefore do
   def seen(pages)
     pages.sheets.map do |sheet|
-      [sheet.page, sheet.label, sheet.ended_by, sheet.lines.map { |line| [line.text, line.left.round(3), line.baseline.round(3)] }, sheet.note_lines.map(&:text)]
+      [sheet.page, sheet.label, sheet.ended_by,
+        sheet.lines.map { |line| [line.text, line.left.round(3), line.baseline.round(3)] },
+        sheet.note_lines.map(&:text)]
     end
   end
 
@@ -31,7 +33,10 @@ RSpec.describe Norvel::Layout::LayoutBefore do
 
   it "is right where lines come or go" do
     [worded[3], worded[150], worded.last].each do |paragraph|
-      ["short", "#{paragraph.text} #{"and more " * 200}"].each { |text| expect(seen(both(document, retyped(document, paragraph.id, text))[0])).to eq seen(Norvel::Layout.of(retyped(document, paragraph.id, text))) }
+      ["short", "#{paragraph.text} #{"and more " * 200}"].each do |text|
+        expect(seen(both(document, retyped(document, paragraph.id, text))[0]))
+          .to eq seen(Norvel::Layout.of(retyped(document, paragraph.id, text)))
+      end
     end
   end
 
@@ -55,15 +60,30 @@ RSpec.describe Norvel::Layout::LayoutBefore do
   it "is the same as anew after any edits (property)" do
     guide = thesis_guide
     makers = [
-      ->(doc, n) { Norvel::Edits::ChangeStyle.new(doc.styles.default.id, [{space_after: (n % 20).to_f}, {size: 9.0 + (n % 6)}, {line_spacing: {rule: "multiple", value: 1 + (n % 3)}}, {align: "justify"}, {indent_right: (n % 90).to_f}, {keep_with_next: n.even?}, {font: %w[Arial Calibri][n % 2]}][n % 7]) },
+      ->(doc, n) {
+        Norvel::Edits::ChangeStyle.new(doc.styles.default.id,
+          [{space_after: (n % 20).to_f}, {size: 9.0 + (n % 6)}, {line_spacing: {rule: "multiple", value: 1 + (n % 3)}},
+            {align: "justify"}, {indent_right: (n % 90).to_f}, {keep_with_next: n.even?},
+            {font: %w[Arial Calibri][n % 2]}][n % 7])
+      },
       ->(doc, n) { Norvel::Edits::SetPage.new([1], {margin_left: 40.0 + (n % 80), margin_top: 60.0 + (n % 30)}) },
       ->(doc, n) { Norvel::Edits::DeleteParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id]) },
-      ->(doc, n) { Norvel::Edits::RemoveBlankParagraphs.new(doc.paragraphs.select(&:blank?).first((n % 9) + 1).map(&:id)) },
-      ->(doc, n) { Norvel::Edits::ClearDirect.new(doc.paragraphs[n % (doc.paragraphs.size - 60), 40].map(&:id), keep_emphasis: n.even?) },
-      ->(doc, n) { Norvel::Edits::MoveParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id], %w[up down][n % 2]) },
+      ->(doc, n) {
+        Norvel::Edits::RemoveBlankParagraphs.new(doc.paragraphs.select(&:blank?).first((n % 9) + 1)
+      .map(&:id))
+      },
+      ->(doc, n) {
+        Norvel::Edits::ClearDirect.new(doc.paragraphs[n % (doc.paragraphs.size - 60), 40].map(&:id),
+          keep_emphasis: n.even?)
+      },
+      ->(doc, n) {
+        Norvel::Edits::MoveParagraphs.new([doc.paragraphs[n % doc.paragraphs.size].id],
+          %w[up down][n % 2])
+      },
       ->(doc, n) { Norvel::Guide::MendSafe.new(guide, only: ["role.heading_*", "clean.tab_indent"].first((n % 2) + 1)) }
     ]
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..9_999), min: 1, max: 4)).with_config(n_runs: 12) do |numbers|
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..9_999), min: 1, max: 4))
+      .with_config(n_runs: 12) do |numbers|
       now = document
       Norvel::Layout.of(now)
       numbers.each do |n|

@@ -3,7 +3,9 @@
 # Paragraphs set in lines.
 RSpec.describe Norvel::Layout::TextSetting do
   def in_times = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
-  def wide = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
+
+  def wide = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" ' \
+    'w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
 
   def laid(body, section: wide, **parts) = Norvel::Layout.of(docx(body + section, **parts))
 
@@ -11,10 +13,14 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   def t(text, more = "") = r(text, in_times + more)
 
-  let(:times) { Norvel::Layout::Letters.new(Norvel::Styles::Look.new({font: "Times New Roman", size: 12.0, position: "normal", letter_spacing: 0.0})) }
+  let(:times) do
+    Norvel::Layout::Letters.new(Norvel::Styles::Look.new({font: "Times New Roman", size: 12.0, position: "normal",
+      letter_spacing: 0.0}))
+  end
 
   it "holds every letter of a paragraph, once and in order, whatever it is made of" do
-    Norvel::Layout.of(thesis).sheets.flat_map(&:lines).group_by { |line| line.block.paragraph }.first(300).each do |paragraph, found|
+    Norvel::Layout.of(thesis).sheets.flat_map(&:lines).group_by { |line| line.block.paragraph }.first(300)
+      .each do |paragraph, found|
       plain = ->(text) { text.gsub(/[\s\d]+/, "") }
       expect(plain[found.map(&:text).join]).to eq plain[paragraph.text]
     end
@@ -28,7 +34,8 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   it "lets trailing spaces hang, and measures leading ones" do
     found = lines(p(t("   indented by spaces   ")))
-    expect(found[0].width).to be_within(0.01).of(times.width("indented") + times.width("by") + times.width("spaces") + (5 * times.space))
+    expect(found[0].width).to be_within(0.01).of(times.width("indented") + times.width("by") + times.width("spaces") +
+      (5 * times.space))
   end
 
   it "cuts a word that is wider than its line, and ends" do
@@ -62,8 +69,10 @@ RSpec.describe Norvel::Layout::TextSetting do
 
     it "go to default stops, to those that are set, and to the hanging indent" do
       expect(spans(p(t("a") + tab + t("b"))).last.x).to be_within(0.01).of(108.0)
-      expect(spans(p(t("a") + tab + t("b"), '<w:tabs><w:tab w:val="left" w:pos="2000"/></w:tabs>')).last.x).to be_within(0.01).of(172.0)
-      expect(spans(p(t("a") + tab + t("b"), '<w:ind w:left="400" w:hanging="400"/>')).last.x).to be_within(0.01).of(92.0)
+      expect(spans(p(t("a") + tab + t("b"), '<w:tabs><w:tab w:val="left" w:pos="2000"/></w:tabs>')).last.x)
+        .to be_within(0.01).of(172.0)
+      expect(spans(p(t("a") + tab + t("b"), '<w:ind w:left="400" w:hanging="400"/>')).last.x)
+        .to be_within(0.01).of(92.0)
     end
 
     it "set what follows to the left of right stops, and around centred and decimal ones" do
@@ -77,7 +86,8 @@ RSpec.describe Norvel::Layout::TextSetting do
     end
 
     it "draw leaders up to where the text begins" do
-      found = spans(p(t("Chapter") + tab + t("12"), '<w:tabs><w:tab w:val="right" w:pos="9360" w:leader="dot"/></w:tabs>'))
+      found = spans(p(t("Chapter") + tab + t("12"),
+        '<w:tabs><w:tab w:val="right" w:pos="9360" w:leader="dot"/></w:tabs>'))
       leader = found.find(&:leader)
       expect(leader.text).to match(/\A\.{50,}\z/)
       expect(leader.x + leader.width).to be_within(3.1).of(found.last.x)
@@ -100,9 +110,15 @@ RSpec.describe Norvel::Layout::TextSetting do
     width = ->(more) { lines(p(t("AVATAR", more)))[0].width }
     expect(width['<w:kern w:val="20"/>']).to be < width["<w:b w:val=\"0\"/>"] - 3
     expect(width['<w:kern w:val="40"/>']).to eq width["<w:b w:val=\"0\"/>"]
-    open = ->(said) { OpenDocument.new('<text:p text:style-name="P1">AVATAR</text:p>', automatic: %(<style:style style:name="P1" style:family="paragraph"><style:text-properties fo:font-size="12pt" style:letter-kerning="#{said}"/></style:style>)).document }
-    expect(Norvel::Layout.of(open["true"]).sheets[0].lines[0].width).to be < Norvel::Layout.of(open["false"]).sheets[0].lines[0].width - 3
-    expect(Norvel::Layout.of(reread(open["true"])).sheets[0].lines[0].width).to eq Norvel::Layout.of(open["true"]).sheets[0].lines[0].width
+    open = ->(said) {
+      OpenDocument.new('<text:p text:style-name="P1">AVATAR</text:p>',
+        automatic: %(<style:style style:name="P1" style:family="paragraph"><style:text-properties ) +
+        %(fo:font-size="12pt" style:letter-kerning="#{said}"/></style:style>)).document
+    }
+    expect(Norvel::Layout.of(open["true"]).sheets[0].lines[0].width).to be < Norvel::Layout.of(open["false"]).sheets[0]
+      .lines[0].width - 3
+    expect(Norvel::Layout.of(reread(open["true"])).sheets[0].lines[0].width)
+      .to eq Norvel::Layout.of(open["true"]).sheets[0].lines[0].width
   end
 
   # Source: 29500-1 17.3.1.33; published-values 2.3.
@@ -118,17 +134,22 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   it "takes the larger of two spaces, their sum where the file says so, none between its own" do
     gap = lambda do |more = "", sum: false|
-      document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") + p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + wide)
-      one, two = Norvel::Layout.of(document.with(settings: document.settings.with(sum_spaces: sum))).sheets.flat_map(&:lines)
+      document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") +
+        p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + wide)
+      one, two = Norvel::Layout.of(document.with(settings: document.settings.with(sum_spaces: sum)))
+        .sheets.flat_map(&:lines)
       (two.top - one.top - one.height).round(2)
     end
     expect([gap[], gap["", sum: true], gap["<w:contextualSpacing/>"]]).to eq [10.0, 15.0, 5.0]
   end
 
   it "puts markers of lists before their text and not into it" do
-    numbering = '<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/><w:lvlText w:val="%1."/><w:pPr><w:ind w:left="720" w:hanging="360"/></w:pPr></w:lvl></w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
+    numbering = '<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/>' \
+      '<w:lvlText w:val="%1."/><w:pPr><w:ind w:left="720" w:hanging="360"/></w:pPr></w:lvl></w:abstractNum><w:num ' \
+      'w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
     body = p(t("entry " * 40), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>') + wide
-    found = Norvel::Layout.of(Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx")).sheets.flat_map(&:lines)
+    found = Norvel::Layout.of(Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx"))
+      .sheets.flat_map(&:lines)
     expect(found[0].text).to start_with "entry"
     expect(found[0].spans.map { |span| [span.text[0, 5], span.x.round] }).to include(["1.", 90], ["entry", 108])
     expect(found[1].left).to eq 108.0
@@ -141,16 +162,20 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   # Source: published-values 5.3 (hyphen.tex by way of the gem text-hyphen).
   it "divides words where Liang's patterns do, and only where the document asks for it" do
-    {"hyphenation" => "hy-phen-ation", "algorithm" => "al-go-rithm", "typography" => "ty-pog-ra-phy"}.each do |word, divided|
+    {"hyphenation" => "hy-phen-ation", "algorithm" => "al-go-rithm", "typography" => "ty-pog-ra-phy"}
+      .each do |word, divided|
       places = Norvel::Layout::Hyphenation.places(word, "en-US")
       parts = [0, *places, word.size].each_cons(2).map { |from, to| word[from...to] }
       expect(parts.join("-")).to eq divided
     end
     expect(%w[a I it].flat_map { |word| Norvel::Layout::Hyphenation.places(word, "en-US") }).to be_empty
     expect(Norvel::Layout::Hyphenation.places("hyphenation", "xx-unknown")).to eq []
-    long = p(t("concatenation of typographical requirements " * 12, '<w:lang w:val="en-US"/>'), '<w:ind w:right="6000"/>')
+    long = p(t("concatenation of typographical requirements " * 12, '<w:lang w:val="en-US"/>'),
+      '<w:ind w:right="6000"/>')
     expect(lines(long).map(&:text)).to all(satisfy { |text| !text.end_with?("-") })
-    asked = Norvel::Formats.read(package(long + wide), name: "a.docx").then { |d| d.with(settings: d.settings.with(hyphenated: true)) }
+    asked = Norvel::Formats.read(package(long + wide), name: "a.docx").then do |d|
+      d.with(settings: d.settings.with(hyphenated: true))
+    end
     found = Norvel::Layout.of(asked).sheets.flat_map(&:lines)
     expect(found.count { |line| line.text.end_with?("-") }).to be > 3
     expect(found.map(&:text).join(" ").gsub("- ", "")).to eq asked.paragraphs[0].text.strip
@@ -170,9 +195,11 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   # From memory of ISO/IEC 29500-1 17.6.4, 17.6.5, 17.11.19: what a section may ask for and the layout does more simply.
-  {"columns of unequal width" => '<w:cols w:num="2" w:equalWidth="0"><w:col w:w="2000" w:space="720"/><w:col w:w="6000"/></w:cols>',
+  {"columns of unequal width" => '<w:cols w:num="2" w:equalWidth="0"><w:col w:w="2000" w:space="720"/><w:col ' \
+    'w:w="6000"/></w:cols>',
    "a grid that lines stand on" => '<w:docGrid w:type="lines" w:linePitch="360"/>',
-   "numbers its notes anew on each page" => '<w:footnotePr><w:numRestart w:val="eachPage"/></w:footnotePr>'}.each do |words, asked|
+   "numbers its notes anew on each page" => '<w:footnotePr><w:numRestart w:val="eachPage"/></w:footnotePr>'}
+    .each do |words, asked|
     it "says that pages are an estimate where a section has #{words}" do
       pages = laid(p(t("plain")), section: wide.sub("</w:sectPr>", "#{asked}</w:sectPr>"))
       expect(pages.estimates).to match [/\ASection 1 .*#{words}/]
@@ -181,18 +208,21 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   it "calls a page no estimate for a grid that asks for nothing" do
-    expect(laid(p(t("plain")), section: wide.sub("</w:sectPr>", '<w:docGrid w:linePitch="360"/></w:sectPr>')).estimates).to eq []
+    expect(laid(p(t("plain")), section: wide.sub("</w:sectPr>", '<w:docGrid w:linePitch="360"/></w:sectPr>')).estimates)
+      .to eq []
   end
 
   it "breaks long texts as Unicode does: between words of one text, over their spaces (property)" do
     signs = ["a", "b1", "-", "—", "(", ")", "“", "”", "!", "5%", "/", " ", "  ", "x", ".", "…", "$", "\u00A0"]
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.one_of(*signs.map { |sign| PropCheck::Generators.constant(sign) }), min: 2, max: 12)).with_config(n_runs: 300) do |parts|
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.one_of(*signs
+      .map { |sign| PropCheck::Generators.constant(sign) }), min: 2, max: 12)).with_config(n_runs: 300) do |parts|
       text = parts.join.strip
       next if text.empty?
       copy = Norvel::Layout::SetItems.new(times)
       copy.words(text, times)
       copy.finish
-      open = (0...(copy.size - 1)).reject { |item| copy.endings[item] == Norvel::Layout::SetItems::GLUED }.map { |item| copy.starts[item + 1] }
+      open = (0...(copy.size - 1)).reject { |item| copy.endings[item] == Norvel::Layout::SetItems::GLUED }
+        .map { |item| copy.starts[item + 1] }
       raise text.inspect unless open == Norvel::Layout::LineBreak.opportunities(text)
     end
   end

@@ -7,7 +7,9 @@ RSpec.describe Norvel::Layout::Pages do
   # A sheet that holds +lines+ lines of 20 points.
   def section(lines: 10, more: "", width: 400, type: nil, header: 0, footer: 0)
     start = %(<w:type w:val="#{type}"/>) if type
-    %(<w:sectPr>#{more[/<w:(?:header|footer)Reference.*?\/>/m]}#{start}<w:pgSz w:w="#{width * 20}" w:h="#{lines * 400}"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="#{header}" w:footer="#{footer}" w:gutter="0"/>#{more.gsub(/<w:(?:header|footer)Reference.*?\/>/m, "")}</w:sectPr>)
+    %(<w:sectPr>#{more[/<w:(?:header|footer)Reference.*?\/>/m]}#{start}<w:pgSz w:w="#{width * 20}" ) +
+      %(w:h="#{lines * 400}"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="#{header}" ) +
+      %(w:footer="#{footer}" w:gutter="0"/>#{more.gsub(/<w:(?:header|footer)Reference.*?\/>/m, "")}</w:sectPr>)
   end
 
   # A paragraph of so many lines.
@@ -26,7 +28,8 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   it "says which paragraph asked for a page's end" do
-    pages = laid(lines(3) + lines(2, "<w:pageBreakBefore/>") + p('<w:r><w:t>a</w:t><w:br w:type="page"/><w:t>b</w:t></w:r>', exact))
+    pages = laid(lines(3) + lines(2, "<w:pageBreakBefore/>") +
+      p('<w:r><w:t>a</w:t><w:br w:type="page"/><w:t>b</w:t></w:r>', exact))
     expect(told(pages)).to eq [["1", :page_break_before, 3], ["2", :page_break, 3], ["3", :end, 1]]
     expect(pages.sheets.map { |sheet| sheet.asker&.paragraph&.id }).to eq [2, 3, nil]
   end
@@ -49,7 +52,8 @@ RSpec.describe Norvel::Layout::Pages do
     end
 
     it "leaves the first lines of a long paragraph that keeps with the next" do
-      expect(told(laid(lines(2) + lines(7, "<w:keepNext/>") + lines(3)))).to eq [["1", :keep_with_next, 7], ["2", :end, 5]]
+      expect(told(laid(lines(2) + lines(7, "<w:keepNext/>") + lines(3))))
+        .to eq [["1", :keep_with_next, 7], ["2", :end, 5]]
     end
 
     it "gives way where a chain is longer than a page" do
@@ -84,7 +88,9 @@ RSpec.describe Norvel::Layout::Pages do
 
     it "leave a page blank to begin on their side; it is counted" do
       pages = laid(lines(10) * 2 + lines(4) + ending(section) + lines(1), section(type: "oddPage"))
-      expect(pages.sheets.map { |sheet| [sheet.label, sheet.blank, sheet.side] }).to eq [["1", false, "right"], ["2", false, "left"], ["3", false, "right"], ["4", true, "left"], ["5", false, "right"]]
+      expect(pages.sheets.map { |sheet| [sheet.label, sheet.blank, sheet.side] })
+        .to eq [["1", false, "right"], ["2", false, "left"], ["3", false, "right"], ["4", true, "left"],
+          ["5", false, "right"]]
       even = laid(lines(9) + ending(section) + lines(1), section(type: "evenPage"))
       expect(even.sheets.map { |sheet| [sheet.label, sheet.blank] }).to eq [["1", false], ["2", false]]
     end
@@ -97,9 +103,11 @@ RSpec.describe Norvel::Layout::Pages do
     it "fill columns one after the other, even where the next section begins under them" do
       two = '<w:cols w:num="2" w:space="400"/>'
       pages = laid(lines(1) * 25, section(more: two))
-      expect(pages.sheets.map { |sheet| sheet.bands.map { |x, _, column| [x, column.pieces.size] } }).to eq [[[0.0, 10], [210.0, 10]], [[0.0, 5]]]
+      expect(pages.sheets.map { |sheet| sheet.bands.map { |x, _, column| [x, column.pieces.size] } })
+        .to eq [[[0.0, 10], [210.0, 10]], [[0.0, 5]]]
       evened = laid(lines(1) * 7 + ending(section(more: two)) + lines(1), section(type: "continuous"))
-      expect(evened.sheets.map { |sheet| sheet.bands.map { |x, y, column| [x, y, column.pieces.size] } }).to eq [[[0.0, 0.0, 4], [210.0, 0.0, 4], [0.0, 80.0, 1]]]
+      expect(evened.sheets.map { |sheet| sheet.bands.map { |x, y, column| [x, y, column.pieces.size] } })
+        .to eq [[[0.0, 0.0, 4], [210.0, 0.0, 4], [0.0, 80.0, 1]]]
     end
 
     it "swap inside and outside margins on left pages where they are mirrored" do
@@ -110,9 +118,13 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   describe "tables" do
-    def row(count, properties = "", text: "cell") = %(<w:tr>#{"<w:trPr>#{properties}</w:trPr>" unless properties.empty?}<w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{lines(count, text:)}</w:tc><w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{lines(1)}</w:tc></w:tr>)
+    def row(count, properties = "",
+      text: "cell") = %(<w:tr>#{"<w:trPr>#{properties}</w:trPr>" unless properties
+      .empty?}<w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{lines(count,
+        text:)}</w:tc><w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{lines(1)}</w:tc></w:tr>)
 
-    def table(*rows) = %(<w:tbl><w:tblPr><w:tblW w:w="8000" w:type="dxa"/></w:tblPr><w:tblGrid><w:gridCol w:w="4000"/><w:gridCol w:w="4000"/></w:tblGrid>#{rows.join}</w:tbl>)
+    def table(*rows) = %(<w:tbl><w:tblPr><w:tblW w:w="8000" w:type="dxa"/></w:tblPr><w:tblGrid><w:gridCol ) +
+      %(w:w="4000"/><w:gridCol w:w="4000"/></w:tblGrid>#{rows.join}</w:tbl>)
 
     def texts(pages) = pages.sheets.map { |sheet| sheet.lines.map(&:text) - ["word"] }
 
@@ -148,10 +160,15 @@ RSpec.describe Norvel::Layout::Pages do
   describe "notes" do
     def note(id) = %(<w:r><w:footnoteReference w:id="#{id}"/></w:r>)
 
-    def notes(*texts) = texts.each.with_index(1).map { |text, id| %(<w:footnote w:id="#{id}">#{p(%(<w:r><w:footnoteRef/></w:r>#{r(" #{text}")}), exact)}</w:footnote>) }.join
+    def notes(*texts) = texts.each.with_index(1)
+      .map { |text, id|
+      %(<w:footnote w:id="#{id}">#{p(%(<w:r><w:footnoteRef/></w:r>#{r(" #{text}")}),
+        exact)}</w:footnote>)
+    }.join
 
     it "stand at the foot of the page where they are called, numbered in order" do
-      pages = laid(p(r("one") + note(1), exact) + lines(12) + p(r("two") + note(2), exact), footnotes: notes("first", "second"))
+      pages = laid(p(r("one") + note(1), exact) + lines(12) + p(r("two") + note(2), exact),
+        footnotes: notes("first", "second"))
       expect(pages.sheets.map { |sheet| sheet.note_lines.map(&:text) }).to eq [["1 first"], ["2 second"]]
       expect(pages.sheets[0].lines.first.text).to eq "one1"
       expect(pages.sheets[0].lines.size).to be < 10
@@ -159,7 +176,8 @@ RSpec.describe Norvel::Layout::Pages do
 
     it "push their line to the next page where there is no room for both" do
       pages = laid((lines(1) * 9) + p(r("called") + note(1), exact) + lines(1), footnotes: notes("below"))
-      expect(pages.sheets.map { |sheet| [sheet.lines.last.text, sheet.note_lines.size] }).to eq [["word", 0], ["word", 1]]
+      expect(pages.sheets.map { |sheet| [sheet.lines.last.text, sheet.note_lines.size] })
+        .to eq [["word", 0], ["word", 1]]
     end
 
     it "are divided where they must be, and go on at the next foot" do
@@ -178,12 +196,20 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   describe "heads and feet" do
-    let(:page_field) { p(%(<w:r><w:t xml:space="preserve">page </w:t></w:r><w:fldSimple w:instr=" PAGE "><w:r><w:t>9</w:t></w:r></w:fldSimple>), exact) }
+    let(:page_field) do
+      p(%(<w:r><w:t xml:space="preserve">page </w:t></w:r><w:fldSimple w:instr=" PAGE "><w:r><w:t>9</w:t></w:r>) +
+        %(</w:fldSimple>), exact)
+    end
 
-    def heads(pages) = pages.sheets.map { |sheet| pages.heads(sheet).flat_map { |_, x, y, column| [].tap { |found| Norvel::Layout::Placing.column(column, x, y) { |line| found << line.text } } } }
+    def heads(pages) = pages.sheets.map do |sheet|
+      pages.heads(sheet).flat_map do |_, x, y, column|
+        [].tap { |found| Norvel::Layout::Placing.column(column, x, y) { |line| found << line.text } }
+      end
+    end
 
     it "say the label of their own page" do
-      pages = laid(lines(25), section(more: '<w:footerReference w:type="default" r:id="rId3"/><w:pgNumType w:fmt="upperRoman" w:start="4"/>'), footer: page_field)
+      pages = laid(lines(25), section(more: '<w:footerReference w:type="default" r:id="rId3"/><w:pgNumType ' \
+        'w:fmt="upperRoman" w:start="4"/>'), footer: page_field)
       2.times { expect(heads(pages)).to eq [["page IV"], ["page V"], ["page VI"]] }
     end
 
@@ -203,10 +229,12 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   it "lists headings with the labels of their pages" do
-    styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
+    styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/>) +
+      %(</w:pPr></w:style>)
     heading = ->(text) { p(r(text), %(<w:pStyle w:val="H1"/>#{exact})) }
     pages = laid(heading["One"] + lines(12) + heading["Two"], styles:)
-    expect(pages.contents.map { |entry| [entry.level, entry.text, entry.label, entry.index] }).to eq [[1, "One", "1", 1], [1, "Two", "2", 3]]
+    expect(pages.contents.map { |entry| [entry.level, entry.text, entry.label, entry.index] })
+      .to eq [[1, "One", "1", 1], [1, "Two", "2", 3]]
   end
 
   describe "a document that defeats it" do
@@ -216,8 +244,10 @@ RSpec.describe Norvel::Layout::Pages do
     end
 
     it "ends with text of no width, no height, and of absurd sizes" do
-      ['w:left="9000" w:right="9000"', 'w:left="0" w:right="0" w:top="30000"', 'w:left="-900000" w:right="900000"'].each do |margins|
-        broken = section.sub('w:top="0" w:bottom="0" w:left="0" w:right="0"', "w:bottom=\"0\" #{margins}#{' w:top="0"' unless margins.include?("w:top")}")
+      ['w:left="9000" w:right="9000"', 'w:left="0" w:right="0" w:top="30000"', 'w:left="-900000" w:right="900000"']
+        .each do |margins|
+        broken = section.sub('w:top="0" w:bottom="0" w:left="0" w:right="0"',
+          "w:bottom=\"0\" #{margins}#{' w:top="0"' unless margins.include?("w:top")}")
         expect(laid(p(r("a few words of text")) * 3, broken).sheets.size).to be_between(1, 200)
       end
       expect(laid(p(r("huge", '<w:sz w:val="3200"/>')) * 3).sheets.size).to be_between(1, 20)

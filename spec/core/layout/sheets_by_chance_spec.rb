@@ -8,9 +8,11 @@ RSpec.describe "all that sheets can be set to, by chance" do
     now = changes.last&.after || document
     again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: now.name)
     expect(SheetsByChance.seen(again)).to eq SheetsByChance.seen(now)
-    expect(again.paragraphs.map { |one| [one.text, one.section] }).to eq(now.paragraphs.map { |one| [one.text, one.section] })
+    expect(again.paragraphs.map { |one| [one.text, one.section] })
+      .to eq(now.paragraphs.map { |one| [one.text, one.section] })
     back = changes.reverse.inject(now) { |state, change| change.take_back(state) }
-    expect(Norvel::Document::CHANGING.reject { |field| back.public_send(field) == document.public_send(field) }).to eq []
+    expect(Norvel::Document::CHANGING.reject { |field| back.public_send(field) == document.public_send(field) })
+      .to eq []
     other = Norvel::Formats.write(now, as: (now.format == "docx") ? "odt" : "docx")
     expect(Norvel::Formats.read(other.bytes, name: "other").word_count).to eq now.word_count
   end
@@ -24,7 +26,9 @@ RSpec.describe "all that sheets can be set to, by chance" do
 
   [[Mixed, ".docx"], [MixedOpen, ".odt"]].each do |maker, kind|
     it "hold in #{kind} documents" do
-      SomeOf.seeds([*1..30, 104, 129]).each { |seed| told("seed #{seed}") { check(maker.new(seed).document, Random.new(seed)) } }
+      SomeOf.seeds([*1..30, 104, 129]).each do |seed|
+        told("seed #{seed}") { check(maker.new(seed).document, Random.new(seed)) }
+      end
     end
   end
 
@@ -49,11 +53,18 @@ RSpec.describe "all that sheets can be set to, by chance" do
     end
 
     it "fills fields that have nothing in them yet, so that every reader shows the right lists and numbers" do
-      now = [Norvel::Edits::RefreshNumbers.new, Norvel::Edits::RefreshLists.new].inject(document) { |state, edit| edit.apply(state).after }
-      again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: "n.docx").tap { |one| Norvel::Layout.of(one) }
+      now = [Norvel::Edits::RefreshNumbers.new, Norvel::Edits::RefreshLists.new].inject(document) do |state, edit|
+        edit.apply(state).after
+      end
+      again = Norvel::Formats.read(Norvel::Formats.write(now).bytes, name: "n.docx").tap do |one|
+        Norvel::Layout.of(one)
+      end
       lists = Norvel::Structure::ContentsLists.new(again)
-      expect(lists.lists.map { |list| [list.captions, lists.compared(list).map { |row| [row.entry.text, row.wrong] }] }).to eq [[nil, [["Of mills\t1", nil], ["Wheels\t1", nil], ["Of dues\t1", nil], ["References\t4", nil]]], ["Figure", [["A mill\t1", nil], ["A toll\t2", nil]]]]
-      expect(again.paragraphs.map(&:text)).to include "Figure 1. A mill", "Table 1. Dues", "Figure 2. A toll", "As on page 1."
+      expect(lists.lists.map { |list| [list.captions, lists.compared(list).map { |row| [row.entry.text, row.wrong] }] })
+        .to eq [[nil, [["Of mills\t1", nil], ["Wheels\t1", nil], ["Of dues\t1", nil], ["References\t4", nil]]],
+          ["Figure", [["A mill\t1", nil], ["A toll\t2", nil]]]]
+      expect(again.paragraphs.map(&:text)).to include "Figure 1. A mill", "Table 1. Dues", "Figure 2. A toll",
+        "As on page 1."
       expect(Norvel::Structure::ComputedNumbers.new(again).stale).to eq []
       expect(Norvel::Structure::TypedReferences.new(again).lost.map(&:words)).to eq ["Figure 4"]
     end

@@ -29,7 +29,8 @@ RSpec.describe Norvel::Formats::Docx::TableLayout do
   end
 
   it "goes by the attributes where they are there" do
-    grid = cells('<w:tblLook w:firstRow="1" w:lastRow="1" w:firstColumn="0" w:lastColumn="1" w:noHBand="1" w:noVBand="0"/>')
+    grid = cells('<w:tblLook w:firstRow="1" w:lastRow="1" w:firstColumn="0" w:lastColumn="1" w:noHBand="1" ' \
+      'w:noVBand="0"/>')
     expect(grid[0][0]).to eq %w[wholeTable band1Vert firstRow]
     expect(grid[0][3]).to eq %w[wholeTable firstRow lastCol neCell]
     expect(grid[1][1]).to eq %w[wholeTable band2Vert]
@@ -43,7 +44,8 @@ RSpec.describe Norvel::Formats::Docx::TableLayout do
 
   it "shares one place among cells that stand alike" do
     cell = "<w:tc>#{p(r("x"))}</w:tc>"
-    document = docx(%(<w:tbl><w:tblPr><w:tblStyle w:val="T"/></w:tblPr>#{"<w:tr>#{cell * 4}</w:tr>" * 4}</w:tbl>), styles:)
+    document = docx(%(<w:tbl><w:tblPr><w:tblStyle w:val="T"/></w:tblPr>#{"<w:tr>#{cell * 4}</w:tr>" * 4}</w:tbl>),
+      styles:)
     expect(document.paragraphs.map(&:table).uniq(&:object_id).size).to be < 10
   end
 end

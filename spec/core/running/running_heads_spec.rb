@@ -5,7 +5,9 @@ require "open3"
 # What stands at head and foot of pages: read, set, written.
 RSpec.describe Norvel::Edits::SetRunning do
   def page_field = '<w:fldSimple w:instr=" PAGE "><w:r><w:t>1</w:t></w:r></w:fldSimple>'
-  def heading_style = %(<w:style w:type="paragraph" w:styleId="Heading1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
+
+  def heading_style = %(<w:style w:type="paragraph" w:styleId="Heading1"><w:name w:val="heading 1"/><w:basedOn ) +
+    %(w:val="Normal"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
 
   def line(**parts) = Norvel::Running::Line.new(**parts)
 
@@ -17,23 +19,30 @@ RSpec.describe Norvel::Edits::SetRunning do
   def shown(document)
     pages = Norvel::Layout.of(document)
     pages.sheets.map do |sheet|
-      said = pages.heads(sheet).to_h { |story, _, _, column| [story.kind, column.pieces.map { |piece| piece.block.set_items.text.delete("\uFFF9") }.join] }
+      said = pages.heads(sheet).to_h do |story, _, _, column|
+        [story.kind, column.pieces.map { |piece| piece.block.set_items.text.delete("\uFFF9") }.join]
+      end
       said.values_at("header", "footer").map(&:to_s)
     end
   end
 
   # Four pages in two sections, i–ii and 1–2, with this foot.
   def mills(foot: p(page_field, '<w:jc w:val="center"/>'), divided: true)
-    words = ["Preface", "Thanks to the dyke wardens.", "Of tide mills", "Their wheels turn twice a day.", "Of dues", "Silver and salt."]
-    body = words.each_with_index.map { |text, n| p(r(text), [('<w:pStyle w:val="Heading1"/>' if n.even?), ("<w:pageBreakBefore/>" if n.even? && n.positive?)].join) }
-    read = docx(body.join + '<w:sectPr><w:footerReference w:type="default" r:id="rId3"/><w:pgSz w:w="11906" w:h="16838"/></w:sectPr>', styles: heading_style, footer: foot)
+    words = ["Preface", "Thanks to the dyke wardens.", "Of tide mills", "Their wheels turn twice a day.", "Of dues",
+      "Silver and salt."]
+    body = words.each_with_index.map do |text, n|
+      p(r(text), [('<w:pStyle w:val="Heading1"/>' if n.even?), ("<w:pageBreakBefore/>" if n.even? && n.positive?)].join)
+    end
+    read = docx(body.join + '<w:sectPr><w:footerReference w:type="default" r:id="rId3"/><w:pgSz w:w="11906" ' \
+      'w:h="16838"/></w:sectPr>', styles: heading_style, footer: foot)
     read = done(read, Norvel::Edits::Describe.new({title: "Tide mills", author: "Mirre Tolland"}))
     divided ? done(read, numbers(read)) : read
   end
 
   def numbers(document)
     matter = Norvel::Edits::SetMatters::Matter
-    Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id, format: "lower_roman"), matter.new(paragraph: document.paragraphs[2].id, start: 1)])
+    Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id, format: "lower_roman"),
+      matter.new(paragraph: document.paragraphs[2].id, start: 1)])
   end
 
   def as_odt(document) = Norvel::Formats.read(Norvel::Formats.write(document, as: "odt").bytes, name: "mills.odt")
@@ -45,14 +54,17 @@ RSpec.describe Norvel::Edits::SetRunning do
       def again(document) = Norvel::Formats.read(Norvel::Formats.write(document).bytes, name: document.name)
 
       it "gives one matter its own, and the next one keeps what it shows by itself" do
-        now = done(document, heads(1, header: line(left: "{title}", right: "{author}"), footer: line(right: "p. {page} of {pages}")))
+        now = done(document, heads(1, header: line(left: "{title}", right: "{author}"),
+          footer: line(right: "p. {page} of {pages}")))
         expect(shown(now)).to eq [["Tide mills\t\tMirre Tolland", "p. i of 3"], ["", "1"], ["", "2"]]
         expect(shown(again(now))).to eq shown(now)
         expect(now.paragraphs).to eq document.paragraphs
       end
 
       it "names the chapter on each page, other pages left than right, and another first page" do
-        now = done(document, heads(2, header: line(left: "{chapter}", right: "{page}")), heads(2, which: "even", header: line(left: "{page}", right: "{chapter}")), heads(2, which: "first", header: line(middle: "Begun")))
+        now = done(document, heads(2, header: line(left: "{chapter}", right: "{page}")),
+          heads(2, which: "even", header: line(left: "{page}", right: "{chapter}")),
+          heads(2, which: "first", header: line(middle: "Begun")))
         expect(shown(now)).to eq [["", "i"], ["Begun", "1"], ["2\t\tOf dues", "2"]]
         expect(shown(again(now))).to eq shown(now)
         joined = done(now, Norvel::Edits::JoinRunning.new("first", 2), Norvel::Edits::JoinRunning.new("even"))
@@ -62,7 +74,8 @@ RSpec.describe Norvel::Edits::SetRunning do
 
       it "lets every chapter that is a section open on a page of its own kind" do
         chapters = done(document, Norvel::Edits::BeginChapters.new([document.paragraphs[4].id], "next_page"))
-        now = done(chapters, described_class.new([2, 3], {"header" => line(middle: "Opened"), "footer" => line}, which: "first", each: true))
+        now = done(chapters, described_class.new([2, 3], {"header" => line(middle: "Opened"), "footer" => line},
+          which: "first", each: true))
         expect(shown(now)).to eq [["", "i"], ["Opened", ""], ["Opened", ""]]
         expect(shown(again(now))).to eq shown(now)
       end
@@ -71,7 +84,8 @@ RSpec.describe Norvel::Edits::SetRunning do
         change = heads(1, footer: line).apply(document)
         expect(shown(again(change.after))).to eq [["", ""], ["", "1"], ["", "2"]]
         back = change.take_back(change.after)
-        expect([back.stories, back.sections, back.settings]).to eq [document.stories, document.sections, document.settings]
+        expect([back.stories, back.sections, back.settings])
+          .to eq [document.stories, document.sections, document.settings]
       end
 
       it "outlives the database, and so does its way back" do
@@ -84,7 +98,8 @@ RSpec.describe Norvel::Edits::SetRunning do
 
       it "goes on over a division made later, and through the other format" do
         now = done(document, heads(2, header: line(left: "{chapter}"), footer: line))
-        other = Norvel::Formats.read(Norvel::Formats.write(now, as: (made == :as_odt) ? "docx" : "odt").bytes, name: "other")
+        other = Norvel::Formats.read(Norvel::Formats.write(now, as: (made == :as_odt) ? "docx" : "odt").bytes,
+          name: "other")
         expect(shown(other)).to eq shown(now)
       end
 
@@ -110,13 +125,15 @@ RSpec.describe Norvel::Edits::SetRunning do
   it "takes parts out of the package that nothing shows any more, and names new ones once" do
     bytes = Norvel::Formats.write(done(mills, heads(1, 2, footer: line(middle: "– {page} –")))).bytes
     expect(part(bytes, "word/footer1.xml")).to be_nil
-    expect(part(bytes, "word/_rels/document.xml.rels").scan(/Target="[^"]*foot[^"]*"/)).to eq ['Target="/word/footer.xml"']
+    expect(part(bytes, "word/_rels/document.xml.rels").scan(/Target="[^"]*foot[^"]*"/))
+      .to eq ['Target="/word/footer.xml"']
     expect(part(bytes, "[Content_Types].xml").scan(/PartName="[^"]*foot[^"]*"/)).to eq ['PartName="/word/footer.xml"']
   end
 
   # Source: python3-docx of Debian 12.
   it "is what python-docx reads" do
-    now = done(mills, heads(2, header: line(left: "{title}", right: "{page}")), heads(2, which: "first", footer: line(middle: "Begun")))
+    now = done(mills, heads(2, header: line(left: "{title}", right: "{page}")),
+      heads(2, which: "first", footer: line(middle: "Begun")))
     path = File.join(Dir.mktmpdir, "h.docx")
     File.binwrite(path, Norvel::Formats.write(now).bytes)
     out, err, status = Open3.capture3("/usr/bin/python3", "-c", <<~PYTHON, path)
@@ -131,7 +148,8 @@ RSpec.describe Norvel::Edits::SetRunning do
 
   # Source: python3-odf of Debian 12.
   it "is what odfpy reads" do
-    now = done(as_odt(mills), heads(2, header: line(left: "{chapter}", right: "{page}")), heads(2, which: "even", header: line(left: "{page}")))
+    now = done(as_odt(mills), heads(2, header: line(left: "{chapter}", right: "{page}")),
+      heads(2, which: "even", header: line(left: "{page}")))
     path = File.join(Dir.mktmpdir, "h.odt")
     File.binwrite(path, Norvel::Formats.write(now).bytes)
     out, err, status = Open3.capture3("/usr/bin/python3", "-c", <<~PYTHON, path)
@@ -144,13 +162,16 @@ RSpec.describe Norvel::Edits::SetRunning do
       print(json.dumps([masters[name] for name in worn][-1]))
     PYTHON
     expect(status).to be_success, err
-    expect(JSON.parse(out).to_h).to include("header" => %w[chapter tab tab page-number], "header-left" => %w[page-number])
+    expect(JSON.parse(out).to_h)
+      .to include("header" => %w[chapter tab tab page-number], "header-left" => %w[page-number])
   end
 
   it "is refused with a sentence where it can't be" do
     bare = docx(p(r("one")))
-    expect { heads(1, header: line(left: "{chapter}")).change(bare) }.to raise_error(Norvel::Refused, /heading of the first level/)
-    expect { heads(1, header: line(left: "{author}")).change(bare) }.to raise_error(Norvel::Refused, /nothing of its author yet/)
+    expect { heads(1, header: line(left: "{chapter}")).change(bare) }
+      .to raise_error(Norvel::Refused, /heading of the first level/)
+    expect { heads(1, header: line(left: "{author}")).change(bare) }
+      .to raise_error(Norvel::Refused, /nothing of its author yet/)
     expect { heads(9, header: line(left: "x")).change(bare) }.to raise_error(Norvel::Refused, /no section 9/)
     expect { heads(1).change(bare) }.to raise_error(Norvel::Refused)
     expect { Norvel::Edits::JoinRunning.new("first", 4).change(bare) }.to raise_error(Norvel::Refused)
@@ -163,9 +184,12 @@ RSpec.describe Norvel::Edits::SetRunning do
     end
 
     it "reads what is computed, whatever way the field is written" do
-      complex = r("Page ") + %w[begin separate end].map { |type| %(<w:r><w:fldChar w:fldCharType="#{type}"/></w:r>) }.then { |from, to, ending| "#{from}<w:r><w:instrText> PAGE </w:instrText></w:r>#{to}#{r("7")}#{ending}" }
+      complex = r("Page ") + %w[begin separate end].map { |type| %(<w:r><w:fldChar w:fldCharType="#{type}"/></w:r>) }
+        .then { |from, to, ending| "#{from}<w:r><w:instrText> PAGE </w:instrText></w:r>#{to}#{r("7")}#{ending}" }
       expect(read(p(complex, '<w:jc w:val="right"/>'))).to eq ["", "", "Page {page}"]
-      expect(read(p(page_field + r(" – ") + '<w:fldSimple w:instr=" STYLEREF 1 "><w:r><w:t>Of dues</w:t></w:r></w:fldSimple>'))).to eq ["{page} – {chapter}", "", ""]
+      expect(read(p(page_field + r(" – ") +
+        '<w:fldSimple w:instr=" STYLEREF 1 "><w:r><w:t>Of dues</w:t></w:r></w:fldSimple>')))
+        .to eq ["{page} – {chapter}", "", ""]
     end
 
     it "places parts by the tab stops before them" do
@@ -184,14 +208,16 @@ RSpec.describe Norvel::Edits::SetRunning do
   describe "the place of labels that a guide asks for" do
     def findings(document, place)
       Norvel::Layout.of(document)
-      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: body, label: decimal, place: #{place}}]}\n")
+      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: body, label: " \
+        "decimal, place: #{place}}]}\n")
       [Norvel::Guide::Check.new(guide, document).findings, guide]
     end
 
     it "is mended by moving the label with the words around it" do
       document = mills(foot: p(r("Page ") + page_field, '<w:jc w:val="center"/>'), divided: false)
       found, guide = findings(document, "top_right")
-      expect(found.map { |one| [one.rule, one.asked, one.found, one.mend.safe] }).to eq [["pagination.place", "top right", "bottom center", false]]
+      expect(found.map { |one| [one.rule, one.asked, one.found, one.mend.safe] })
+        .to eq [["pagination.place", "top right", "bottom center", false]]
       now = found.first.mend.edit(found, guide).apply(document).after
       expect(shown(now).first).to eq ["Page 1", ""]
       expect(findings(now, "top_right").first).to be_empty
@@ -205,33 +231,51 @@ RSpec.describe Norvel::Edits::SetRunning do
     it "is set with the matters themselves, each at its own place; where something stands, it is said" do
       document = mills(divided: false)
       matter = Norvel::Edits::SetMatters::Matter
-      matters = ->(front, body) { Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id, format: "lower_roman", place: front), matter.new(paragraph: document.paragraphs[2].id, start: 1, place: body)]) }
+      matters = ->(front, body) {
+        Norvel::Edits::SetMatters.new([matter.new(paragraph: document.paragraphs[0].id,
+          format: "lower_roman", place: front),
+          matter.new(paragraph: document.paragraphs[2].id, start: 1, place: body)])
+      }
       now = matters["bottom_right", "top_right"].apply(document).after
       expect(shown(now)).to eq [["", "i"], ["1", ""], ["2", ""]]
-      expect(now.sections.size.times.map { |n| %w[header footer].filter_map { |kind| (story = now.head(n + 1, kind)) && Norvel::Running::LabelPlace.of(Norvel::Running::Line.read(story, now), kind) } }).to eq [["bottom_right"], ["top_right"]]
+      places = (1..now.sections.size).map do |n|
+        %w[header footer].filter_map do |kind|
+          story = now.head(n, kind)
+          story && Norvel::Running::LabelPlace.of(Norvel::Running::Line.read(story, now), kind)
+        end
+      end
+      expect(places).to eq [["bottom_right"], ["top_right"]]
       full = done(document, heads(1, header: line(right: "Draft")))
-      expect { Norvel::Edits::SetMatters.new([matter.new(paragraph: full.paragraphs[0].id, place: "top_right")]).change(full) }.to raise_error(Norvel::Refused, /Something else stands at the top right/)
+      expect {
+        Norvel::Edits::SetMatters.new([matter.new(paragraph: full.paragraphs[0].id, place: "top_right")])
+          .change(full)
+      }.to raise_error(Norvel::Refused, /Something else stands at the top right/)
     end
 
     it "replaces a number that was typed on every page, safely" do
       document = mills(foot: p(r("– 12 –"), '<w:jc w:val="center"/>'), divided: false)
       found, guide = findings(document, "bottom_center")
       typed = found.find { |one| one.rule == "pagination.label" }
-      expect([typed.message, typed.mend.safe]).to eq ["Pages of the body matter all show the same number, which was typed", true]
+      expect([typed.message, typed.mend.safe])
+        .to eq ["Pages of the body matter all show the same number, which was typed", true]
       now = typed.mend.edit([typed], guide).apply(document).after
       expect(shown(now).map(&:last)).to eq ["– 1 –", "– 2 –", "– 3 –"]
       expect(findings(now, "bottom_center").first).to be_empty
     end
 
     it "is mended by a plan though labels of another kind are asked for too" do
-      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: front, label: lower_roman}, {matter: body, label: decimal, place: bottom_center}]}\n")
-      plan = Norvel::Guide::Plan.new(guide, mills(foot: p(r("12"), '<w:jc w:val="center"/>'), divided: false).with.tap { |one| Norvel::Layout.of(one) })
+      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {matters: [{matter: front, label: " \
+        "lower_roman}, {matter: body, label: decimal, place: bottom_center}]}\n")
+      plan = Norvel::Guide::Plan.new(guide, mills(foot: p(r("12"), '<w:jc w:val="center"/>'), divided: false)
+        .with.tap { |one| Norvel::Layout.of(one) })
       expect(shown(plan.after.with).map(&:last)).to eq %w[1 2 3]
-      expect(plan.left.map { |one| one.slice(:rule, :why).values }).to eq [["pagination.label", "it divides the document into sections: look at the pages before and after"]]
+      expect(plan.left.map { |one| one.slice(:rule, :why).values })
+        .to eq [["pagination.label", "it divides the document into sections: look at the pages before and after"]]
     end
 
     it "leaves years and words as they are" do
-      expect(findings(mills(foot: p(r("Ravelmouth 2026"), '<w:jc w:val="center"/>'), divided: false), "bottom_center").first.map(&:rule)).to eq ["pagination.place"]
+      expect(findings(mills(foot: p(r("Ravelmouth 2026"), '<w:jc w:val="center"/>'), divided: false), "bottom_center")
+        .first.map(&:rule)).to eq ["pagination.place"]
     end
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Documents that an earlier edition saved: saved/ holds what the edition before this one wrote (version 2) of a made-up text after
-# twelve edits, what took each back, and the file it would have handed over.
+# Documents that an earlier edition saved: saved/ holds what the edition before this one wrote (version 2) of a made-up
+# text after twelve edits, what took each back, and the file it would have handed over.
 RSpec.describe Norvel::Snapshot, "of an earlier edition" do
   let(:folder) { File.join(__dir__, "saved") }
   let(:original) { Norvel::Formats.read(File.binread("#{folder}/made.docx"), name: "made.docx") }
@@ -14,9 +14,12 @@ RSpec.describe Norvel::Snapshot, "of an earlier edition" do
     expect(document.pictures.map(&:description)).to eq ["A tide curve"]
     expect(document.markers.values).to eq ["Chapter 1"]
     expect(document.page_styles.map(&:name)).to eq ["Text pages"]
-    expected, now = [File.binread("#{folder}/edited.docx"), written(document)].map { |bytes| Norvel::Formats::Container.new(bytes) }
+    expected, now = [File.binread("#{folder}/edited.docx"), written(document)].map do |bytes|
+      Norvel::Formats::Container.new(bytes)
+    end
     expect(now.names).to eq expected.names
-    expect(now.names.to_h { |name| [name, now.read(name)] }).to eq(expected.names.to_h { |name| [name, expected.read(name)] })
+    expect(now.names.to_h { |name| [name, now.read(name)] })
+      .to eq(expected.names.to_h { |name| [name, expected.read(name)] })
   end
 
   it "is taken back, change by change, to the file that came" do
@@ -37,14 +40,18 @@ RSpec.describe Norvel::Snapshot, "of an earlier edition" do
   # There a list held its levels itself.
   it "reads the lists of version 1" do
     data = described_class.inflate(head)
-    levels = data[:others][:numbering][:definitions].first[1].map { |number, level| [number, level.except(:run, :align)] }
-    first = described_class.deflate({**data, version: 1, others: {**data[:others], numbering: [[1, "new1", levels, []]]}})
+    levels = data[:others][:numbering][:definitions].first[1].map do |number, level|
+      [number, level.except(:run, :align)]
+    end
+    first = described_class.deflate({**data, version: 1,
+      others: {**data[:others], numbering: [[1, "new1", levels, []]]}})
     expect(described_class.load(first, original).markers).to eq described_class.load(head, original).markers
   end
 
   it "refuses what it does not know" do
     data = described_class.inflate(head)
-    expect { described_class.load(described_class.deflate({**data, version: 9}), original) }.to raise_error(Norvel::Error, /another edition/)
+    expect { described_class.load(described_class.deflate({**data, version: 9}), original) }
+      .to raise_error(Norvel::Error, /another edition/)
     strange = described_class.deflate({**data, version: 3, others: {settings: {"~": "from the future"}}})
     expect { described_class.load(strange, original) }.to raise_error(Norvel::Error, /another edition/)
   end

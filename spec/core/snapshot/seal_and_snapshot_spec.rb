@@ -2,8 +2,10 @@
 
 RSpec.describe Norvel::Seal do
   it "covers text, tables, boxes, notes, headers and footers" do
-    base = docx(p(r("Text") + note(1)) + "<w:tbl><w:tr><w:tc>#{p(r("Cell"))}</w:tc></w:tr></w:tbl>" + section, footnotes: footnote(1, "A note"), footer: page_number)
-    other_note = docx(p(r("Text") + note(1)) + "<w:tbl><w:tr><w:tc>#{p(r("Cell"))}</w:tc></w:tr></w:tbl>" + section, footnotes: footnote(1, "Another note"), footer: page_number)
+    base = docx(p(r("Text") + note(1)) + "<w:tbl><w:tr><w:tc>#{p(r("Cell"))}</w:tc></w:tr></w:tbl>" + section,
+      footnotes: footnote(1, "A note"), footer: page_number)
+    other_note = docx(p(r("Text") + note(1)) + "<w:tbl><w:tr><w:tc>#{p(r("Cell"))}</w:tc></w:tr></w:tbl>" + section,
+      footnotes: footnote(1, "Another note"), footer: page_number)
     expect(Norvel::Seal.of(base).same_words?(Norvel::Seal.of(other_note))).to be false
     cell = base.paragraphs.find { |paragraph| paragraph.part == :table }
     changed = base.replace([cell.with(runs: [cell.runs[0].with(text: "Other")])])
@@ -32,7 +34,10 @@ RSpec.describe Norvel::Snapshot do
   end
 
   it "brings back sheets, sections and info" do
-    changed = [Norvel::Edits::SetPage.new([1], {margin_left: 100.0}), Norvel::Edits::Describe.new({title: "T", language: "de"}), Norvel::Edits::DefineStyle.new("New", values: {size: 9.0, line_spacing: {rule: "exact", value: 11.0}})].inject(thesis) { |now, edit| edit.change(now) }
+    changed = [Norvel::Edits::SetPage.new([1], {margin_left: 100.0}),
+      Norvel::Edits::Describe.new({title: "T", language: "de"}),
+      Norvel::Edits::DefineStyle.new("New", values: {size: 9.0, line_spacing: {rule: "exact", value: 11.0}})]
+      .inject(thesis) { |now, edit| edit.change(now) }
     again = described_class.load(described_class.dump(changed, thesis), thesis)
     expect(again.sections).to eq changed.sections
     expect(again.info).to eq changed.info
@@ -60,7 +65,8 @@ RSpec.describe Norvel::Edits::Change do
       list.insert(2, fresh)
       list[0] = list[0].with(style_id: "X")
     end
-    expect(made.splices.map { |position, old, new| [position, old.size, new.size] }).to eq [[0, 1, 1], [2, 0, 1], [5, 1, 0]]
+    expect(made.splices.map { |position, old, new| [position, old.size, new.size] })
+      .to eq [[0, 1, 1], [2, 0, 1], [5, 1, 0]]
     expect(made.take_back(made.after).paragraphs).to eq document.paragraphs
     expect(made.count).to eq 3
   end
@@ -79,7 +85,8 @@ RSpec.describe Norvel::Edits::Preview do
   it "shows what would be touched and what would look otherwise, and touches nothing" do
     document = docx(p(r("a"), '<w:pStyle w:val="S"/>') * 2 + p(r("b")), styles: style("S", "S"))
     preview = Norvel::Edits::ChangeStyle.new("S", {bold: true}).preview(document)
-    expect([preview.touched.size, preview.restyled.size, document.letter_look(document.paragraphs[0])[:bold]]).to eq [0, 2, false]
+    expect([preview.touched.size, preview.restyled.size, document.letter_look(document.paragraphs[0])[:bold]])
+      .to eq [0, 2, false]
     assigned = Norvel::Edits::PutInStyle.new([3], "S", hand: :stays).preview(document)
     expect([assigned.touched.size, assigned.title]).to eq [1, "Put 1 paragraph in S"]
   end

@@ -7,7 +7,8 @@ RSpec.describe Norvel::Structure::ContentsLists do
   def mended(document, guide) = Norvel::Guide::Plan.new(Norvel::Guide.find(guide), document).after.with
 
   def self.documents
-    {docx: [Demo::Thesis, "ravelmouth-thesis", /\ACHAPTER 1/], odt: [Demo::Minutes, "ravelmouth-house", /\A1\. Minutes/]}
+    {docx: [Demo::Thesis, "ravelmouth-thesis", /\ACHAPTER 1/],
+     odt: [Demo::Minutes, "ravelmouth-house", /\A1\. Minutes/]}
   end
 
   # Its headings in their styles, so that there is something to list.
@@ -29,7 +30,9 @@ RSpec.describe Norvel::Structure::ContentsLists do
   end
 
   def lines(document, number = 0)
-    described_class.in(document)[number].paragraphs(document).reject { |one| one.text.strip.empty? }.map { |one| described_class.said(one) }
+    described_class.in(document)[number].paragraphs(document).reject { |one| one.text.strip.empty? }.map do |one|
+      described_class.parts(one)
+    end
   end
 
   def should(document, number = 0)
@@ -63,12 +66,16 @@ RSpec.describe Norvel::Structure::ContentsLists do
         before = headed(kind)
         own = before.paragraphs.map(&:id)
         kept = document.paragraphs.select { |one| own.include?(one.id) }
-        expect(kept.map { |one| [one.id, one.text, document.look(one)] }).to eq before.paragraphs.map { |one| [one.id, one.text, before.look(one)] }
+        expect(kept.map { |one| [one.id, one.text, document.look(one)] }).to eq before.paragraphs.map { |one|
+          [one.id, one.text, before.look(one)]
+        }
       end
 
       it "is stale once text grows and headings change, each wrong entry told; brought up to date, it is right again" do
-        grown = Norvel::Edits::AddParagraphs.new(document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }.id,
-          [Norvel::Edits::AddParagraphs::Piece.new(document.styles.called("Body Text").id, [["more words of text " * 400, {}]])]).apply(document).after
+        grown = Norvel::Edits::AddParagraphs.new(document.paragraphs
+          .find { |one| document.look(one)[:outline_level] == 1 }.id,
+          [Norvel::Edits::AddParagraphs::Piece.new(document.styles.called("Body Text").id,
+            [["more words of text " * 400, {}]])]).apply(document).after
         changed = retyped(grown, heading.id, "Another last heading")
         Norvel::Layout.of(changed)
         lists = described_class.new(changed)
@@ -86,7 +93,8 @@ RSpec.describe Norvel::Structure::ContentsLists do
         expect(lines(fresh)).to eq should(fresh)
         expect(lines(fresh).size).to eq lines(document).size - 1
         first = document.paragraphs.find { |one| document.look(one)[:outline_level] == 1 }
-        added = Norvel::Edits::AddParagraphs.new(first.id, [Norvel::Edits::AddParagraphs::Piece.new(first.style_id, [["In between", {}]])]).apply(document).after
+        added = Norvel::Edits::AddParagraphs.new(first.id,
+          [Norvel::Edits::AddParagraphs::Piece.new(first.style_id, [["In between", {}]])]).apply(document).after
         fresh = Norvel::Edits::RefreshContents.new(0).apply(added).after
         expect(lines(reread(fresh))).to eq should(fresh)
       end
@@ -96,8 +104,10 @@ RSpec.describe Norvel::Structure::ContentsLists do
         at = before.paragraphs.find { |one| one.text.match?(self.class.documents[kind].last) }
         change = Norvel::Edits::PutInContents.new(at.id, levels: 2).apply(before)
         expect(change.take_back(change.after).paragraphs).to eq before.paragraphs
-        original = Norvel::Formats.read(before.source.respond_to?(:bytes) ? written(before) : before.source, name: before.name)
-        now = Norvel::Edits::PutInContents.new(original.paragraphs.find { |one| one.text.match?(self.class.documents[kind].last) }.id, levels: 2).apply(original).after
+        original = Norvel::Formats.read(before.source.respond_to?(:bytes) ? written(before) : before.source,
+          name: before.name)
+        now = Norvel::Edits::PutInContents.new(original.paragraphs
+          .find { |one| one.text.match?(self.class.documents[kind].last) }.id, levels: 2).apply(original).after
         again = Norvel::Snapshot.load(Norvel::Snapshot.dump(now, original), original)
         expect(lines(again)).to eq lines(now)
       end
@@ -109,14 +119,28 @@ RSpec.describe Norvel::Structure::ContentsLists do
       again = reread(listed(kind))
       entries = described_class.in(again).first.paragraphs(again)
       targets = entries.map { |entry| entry.runs.flat_map(&:within).grep(Norvel::Document::Link).map(&:bookmark).uniq }
-      places = again.paragraphs.flat_map { |one| one.anchors.map { |anchor| [anchor.object.name, one.text] if anchor.object.is_a?(Norvel::Document::Bookmark) } }.compact.to_h
+      places = again.paragraphs
+        .flat_map { |one|
+        one.anchors.map { |anchor|
+          if anchor.object.is_a?(Norvel::Document::Bookmark)
+            [anchor.object.name,
+              one.text]
+          end
+        }
+      }.compact.to_h
       expect(targets.map(&:size).uniq).to eq [1]
-      expect(targets.flatten.map { |name| places[name] }).to eq entries.map { |entry| described_class.said(entry).first }
+      expect(targets.flatten.map { |name| places[name] }).to eq entries.map { |entry|
+        described_class.parts(entry).first
+      }
     end
   end
 
   it "leads to labels as it is asked: dots, a line or nothing, also where its styles are there" do
-    stops = ->(document) { described_class.in(document).first.paragraphs(document).map { |one| document.look(one)[:tabs] }.map { |tabs| Norvel::Styles::Properties[:tabs].type.seen(tabs).last.last }.uniq }
+    stops = ->(document) {
+      described_class.in(document).first.paragraphs(document)
+        .map { |one| document.look(one)[:tabs] }
+        .map { |tabs| Norvel::Styles::Properties[:tabs].type.seen(tabs).last.last }.uniq
+    }
     expect(stops[listed(:docx)]).to eq ["dots"]
     expect(stops[reread(listed(:odt, leader: "a line"))]).to eq ["a line"]
     expect(stops[reread(listed(:docx, leader: "none"))]).to eq [nil]
@@ -138,7 +162,8 @@ RSpec.describe Norvel::Structure::ContentsLists do
     heading = list.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && list.look(one)[:outline_level] == 1 }
     fresh = Norvel::Edits::RefreshContents.new(0).apply(retyped(list, heading.id, "CHAPTER 2. ANOTHER NAME")).after
     entry = described_class.in(fresh).first.paragraphs(fresh).find { |one| one.text.include?("ANOTHER NAME") }
-    expect(entry.runs.map { |run| run.within.map { |one| one.class.name[/\w+\z/] } }).to eq [["Link"], ["Link"], %w[Link Field]]
+    expect(entry.runs.map { |run| run.within.map { |one| one.class.name[/\w+\z/] } })
+      .to eq [["Link"], ["Link"], %w[Link Field]]
     expect(lines(reread(fresh))).to eq should(fresh)
   end
 
@@ -180,12 +205,15 @@ RSpec.describe Norvel::Structure::ContentsLists do
     Norvel::Layout.of(document)
     first = document.paragraphs[list.first - 1]
     expect([first.text, Norvel::Layout.pages(document).sheet_of(first.id).lines.first.text]).to eq %w[Contents Contents]
-    chapter = document.paragraphs.find { |one| one.text.start_with?("CHAPTER 1") && document.look(one)[:outline_level] == 1 }
+    chapter = document.paragraphs.find do |one|
+      one.text.start_with?("CHAPTER 1") && document.look(one)[:outline_level] == 1
+    end
     expect(Norvel::Layout.pages(document).sheet_of(chapter.id).lines.first.text).to start_with "CHAPTER 1"
     whole = headed(:docx)
     body = whole.paragraphs.find { |one| one.text.start_with?("CHAPTER 1") }
     matter = Norvel::Edits::SetMatters::Matter
-    numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: whole.paragraphs[0].id, format: "lower_roman"), matter.new(paragraph: body.id, start: 1)]).apply(whole).after
+    numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: whole.paragraphs[0].id, format: "lower_roman"),
+      matter.new(paragraph: body.id, start: 1)]).apply(whole).after
     apart = Norvel::Edits::PutInContents.new(body.id, levels: 1).apply(numbered).after
     Norvel::Layout.of(apart)
     list = described_class.in(apart)[0]
@@ -197,9 +225,11 @@ RSpec.describe Norvel::Structure::ContentsLists do
   it "ends the section whose last words it follows" do
     heading = style("Heading1", "heading 1", ppr: '<w:pageBreakBefore/><w:outlineLvl w:val="0"/>')
     words = "The keeper of the gate wrote the hour and the height of the tide in the book."
-    document = docx(p(r("Abstract"), '<w:pStyle w:val="Heading1"/>') + p(r(words)) + (1..2).map { |n| p(r("Chapter #{n}"), '<w:pStyle w:val="Heading1"/>') + p(r(words)) }.join, styles: heading)
+    document = docx(p(r("Abstract"), '<w:pStyle w:val="Heading1"/>') + p(r(words)) +
+      (1..2).map { |n| p(r("Chapter #{n}"), '<w:pStyle w:val="Heading1"/>') + p(r(words)) }.join, styles: heading)
     matter = Norvel::Edits::SetMatters::Matter
-    numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: 1, format: "lower_roman"), matter.new(paragraph: 3, start: 1)]).apply(document).after
+    numbered = Norvel::Edits::SetMatters.new([matter.new(paragraph: 1, format: "lower_roman"),
+      matter.new(paragraph: 3, start: 1)]).apply(document).after
     made = Norvel::Edits::PutInContents.new(3, levels: 1).apply(numbered).after
     odt = Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes, name: "made.odt")
     [made, reread(made), odt].each do |one|
@@ -211,17 +241,25 @@ RSpec.describe Norvel::Structure::ContentsLists do
 
   it "is refused in words where there is nothing to list, in a table, and for a list that is not there" do
     document = docx(p(r("one")) + table([%w[a b]]) + p(r("two")))
-    expect { Norvel::Edits::PutInContents.new(1).change(document) }.to raise_error(Norvel::Refused, /marked as a heading/)
+    expect { Norvel::Edits::PutInContents.new(1).change(document) }
+      .to raise_error(Norvel::Refused, /marked as a heading/)
     expect { Norvel::Edits::PutInContents.new(2).change(document) }.to raise_error(Norvel::Refused, /within a table/)
     expect { Norvel::Edits::RefreshContents.new(0).change(document) }.to raise_error(Norvel::Refused, /no such list/)
   end
 
   it "reads fields that nest, and takes none for a list that is nowhere closed" do
-    begun = ->(instruction) { %(<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> #{instruction} </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>) }
+    begun = ->(instruction) {
+      %(<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText ) +
+        %(xml:space="preserve"> #{instruction} </w:instrText></w:r><w:r><w:fldChar w:fldCharType="separate"/></w:r>)
+    }
     ended = '<w:r><w:fldChar w:fldCharType="end"/></w:r>'
-    styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
+    styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/>) +
+      %(</w:pPr></w:style>)
     heading = p(r("One"), '<w:pStyle w:val="H1"/>') + p(r("Two"), '<w:pStyle w:val="H1"/>')
-    entry = ->(text, label) { %(<w:r><w:t>#{text}</w:t></w:r><w:r><w:tab/></w:r>#{begun["PAGEREF _Toc1 \\h"]}#{r(label)}#{ended}) }
+    entry = ->(text, label) {
+      %(<w:r><w:t>#{text}</w:t></w:r><w:r><w:tab/>) +
+        %(</w:r>#{begun["PAGEREF _Toc1 \\h"]}#{r(label)}#{ended})
+    }
     body = p(begun['TOC \\o "1-3" \\h'] + entry["One", "9"]) + p(entry["Old", "1"]) + p(ended) + heading
     document = docx(body, styles:).tap { |one| Norvel::Layout.of(one) }
     lists = described_class.new(document)
@@ -234,7 +272,9 @@ RSpec.describe Norvel::Structure::ContentsLists do
   end
 
   describe "rules" do
-    let(:guide) { Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: contents, required: true, levels: 2}]\n") }
+    let(:guide) do
+      Norvel::Guide.new("norvel_guide: 1\nname: G\nparts: [{part: contents, required: true, levels: 2}]\n")
+    end
 
     def found(document) = Norvel::Guide::Check.new(guide, document.tap { |one| Norvel::Layout.of(one) }).findings
 
@@ -242,20 +282,29 @@ RSpec.describe Norvel::Structure::ContentsLists do
       document = headed(:docx)
       expect(found(document).map(&:rule)).to eq ["contents.missing"]
       expect(found(listed(:docx)).map(&:rule)).to eq []
-      expect(found(listed(:docx, levels: 1)).map { |one| [one.rule, one.found] }).to eq [["contents.levels", "levels 1 to 1"]]
+      expect(found(listed(:docx, levels: 1)).map { |one| [one.rule, one.found] })
+        .to eq [["contents.levels", "levels 1 to 1"]]
       list = listed(:docx)
-      stale = retyped(list, list.paragraphs.find { |one| one.text.start_with?("CHAPTER 2") && list.look(one)[:outline_level] == 1 }.id, "CHAPTER 2. ANOTHER NAME")
+      stale = retyped(list, list.paragraphs.find { |one|
+        one.text.start_with?("CHAPTER 2") &&
+              list.look(one)[:outline_level] == 1
+      }.id, "CHAPTER 2. ANOTHER NAME")
       finding = found(stale).first
-      expect([finding.rule, finding.message, finding.mend.safe]).to eq ["contents.stale", "An entry is wrong in the contents list", false]
+      expect([finding.rule, finding.message, finding.mend.safe])
+        .to eq ["contents.stale", "An entry is wrong in the contents list", false]
       expect(found(finding.mend.edit([finding], guide).apply(stale).after)).to eq []
       expect(guide.unchecked).to eq []
     end
   end
 
   it "lets go entries that are too many with what marks a place in them, in an index of another writer" do
-    entry = ->(text) { %(<text:p><text:bookmark-start text:name="#{text}"/>#{text}<text:bookmark-end text:name="#{text}"/><text:tab/>9999</text:p>) }
+    entry = ->(text) {
+      %(<text:p><text:bookmark-start text:name="#{text}"/>#{text}<text:bookmark-end ) +
+        %(text:name="#{text}"/><text:tab/>9999</text:p>)
+    }
     heading = ->(text) { %(<text:h text:outline-level="1">#{text}</text:h><text:p>Words.</text:p>) }
-    index = %(<text:table-of-content text:name="T"><text:table-of-content-source text:outline-level="10"/><text:index-body>#{%w[Contents Mills Weirs Dues].map(&entry).join}</text:index-body></text:table-of-content>)
+    index = %(<text:table-of-content text:name="T"><text:table-of-content-source text:outline-level="10"/>) +
+      %(<text:index-body>#{%w[Contents Mills Weirs Dues].map(&entry).join}</text:index-body></text:table-of-content>)
     document = OpenDocument.new(index + %w[Mills Dues].map(&heading).join).document
     fresh = Norvel::Edits::RefreshContents.new(0).apply(document).after
     again = Norvel::Formats.read(Norvel::Formats.write(fresh).bytes, name: "c.odt")
@@ -267,8 +316,13 @@ RSpec.describe Norvel::Structure::ContentsLists do
 
     def typed(*entries, ending: "")
       heading = ->(level, text) { p(r(text), %(<w:pStyle w:val="Heading#{level}"/>)) }
-      styles = (1..2).map { |level| %(<w:style w:type="paragraph" w:styleId="Heading#{level}"><w:name w:val="heading #{level}"/><w:pPr><w:outlineLvl w:val="#{level - 1}"/></w:pPr></w:style>) }.join
-      docx(p(r("Contents")) + entries.map { |entry| p(r(entry) + ((entry == entries.last) ? ending : "")) }.join + heading[1, "Of tide mills"] + p(r("Words of the text stand here.")) + heading[2, "Their wheels"] + p(r("More words.")) + heading[1, "Of dues"] + p(r("Last words.")), styles:)
+      styles = (1..2).map { |level|
+        %(<w:style w:type="paragraph" w:styleId="Heading#{level}"><w:name ) +
+          %(w:val="heading #{level}"/><w:pPr><w:outlineLvl w:val="#{level - 1}"/></w:pPr></w:style>)
+      }.join
+      docx(p(r("Contents")) + entries.map { |entry| p(r(entry) + ((entry == entries.last) ? ending : "")) }.join +
+        heading[1, "Of tide mills"] + p(r("Words of the text stand here.")) + heading[2, "Their wheels"] +
+        p(r("More words.")) + heading[1, "Of dues"] + p(r("Last words.")), styles:)
     end
 
     def found(document) = Norvel::Guide::Check.new(guide, document.tap { |one| Norvel::Layout.of(one) }).findings
@@ -277,26 +331,33 @@ RSpec.describe Norvel::Structure::ContentsLists do
 
     it "become lists safely where their lines are the headings, whatever way their pages were typed" do
       document = typed("Of tide mills\t3", "Their wheels  . . . . . .  4", "Of dues ........ 5")
-      expect(found(document).map { |one| [one.rule, one.message, one.mend.safe] }).to eq [["contents.missing", "The contents list was typed", true]]
+      expect(found(document).map { |one| [one.rule, one.message, one.mend.safe] })
+        .to eq [["contents.missing", "The contents list was typed", true]]
       now = replaced(document)
-      expect(now.paragraphs.first(4).map(&:text)).to eq ["Contents", "Of tide mills\t1", "Their wheels\t1", "Of dues\t1"]
+      expect(now.paragraphs.first(4).map(&:text))
+        .to eq ["Contents", "Of tide mills\t1", "Their wheels\t1", "Of dues\t1"]
       expect(now.paragraphs.size).to eq document.paragraphs.size
       again = reread(now)
       expect([lines(again), found(again)]).to eq [should(again), []]
       plan = Norvel::Guide::Plan.new(guide, document.with.tap { |one| Norvel::Layout.of(one) })
       expect([plan.left, plan.words_unchanged?]).to eq [[], true]
-      expect(Norvel::Guide::MendSafe.new(guide).apply(document.with.tap { |one| Norvel::Layout.of(one) }).after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
+      expect(Norvel::Guide::MendSafe.new(guide).apply(document.with.tap { |one| Norvel::Layout.of(one) })
+        .after.paragraphs.map(&:text)).to eq now.paragraphs.map(&:text)
     end
 
     it "ask where their lines are others" do
-      expect(found(typed("Of tide mills\t3", "Of dues\t5")).map { |one| [one.mend.safe, one.mend.steps.first.last] }).to eq [[true, 1]]
+      expect(found(typed("Of tide mills\t3", "Of dues\t5")).map { |one| [one.mend.safe, one.mend.steps.first.last] })
+        .to eq [[true, 1]]
       expect(found(typed("Of tide mills\t3", "Their wheels\t5")).map { |one| one.mend.safe }).to eq [false]
-      expect(found(typed("Of tide mills\t3", "Their old wheels\t4", "Of dues\t5")).map { |one| one.mend.safe }).to eq [false]
-      expect(found(typed("One\t1", "Two\t2")).map { |one| [one.message, one.mend.name] }).to eq [["The document has no contents list", "put_in_part"]]
+      expect(found(typed("Of tide mills\t3", "Their old wheels\t4", "Of dues\t5")).map { |one| one.mend.safe })
+        .to eq [false]
+      expect(found(typed("One\t1", "Two\t2")).map { |one| [one.message, one.mend.name] })
+        .to eq [["The document has no contents list", "put_in_part"]]
     end
 
     it "keep the break after them" do
-      now = replaced(typed("Of tide mills\t3", "Their wheels\t4", "Of dues\t5", ending: '<w:r><w:br w:type="page"/></w:r>'))
+      now = replaced(typed("Of tide mills\t3", "Their wheels\t4", "Of dues\t5",
+        ending: '<w:r><w:br w:type="page"/></w:r>'))
       expect(Norvel::Layout.of(now).sheets.size).to eq 2
       expect(lines(reread(now))).to eq [["Of tide mills", "2"], ["Their wheels", "2"], ["Of dues", "2"]]
     end

@@ -6,8 +6,14 @@ RSpec.describe "linked styles" do
     style(id, name, type:, rpr:).sub("<w:qFormat/>", %(<w:link w:val="#{other}"/><w:qFormat/>))
   end
 
-  let(:styles) { linked("Key", "Key Term", "KeyChar") + linked("KeyChar", "Key Term Char", "Key", type: "character") + linked("Other", "Other", "OtherChar", rpr: "") + linked("OtherChar", "Other Char", "Other", type: "character", rpr: "<w:i/>") }
-  let(:document) { docx(p(r("Text"), '<w:pStyle w:val="Key"/>') + p(r("A ") + r("word", '<w:rStyle w:val="KeyChar"/>')), styles:) }
+  let(:styles) do
+    linked("Key", "Key Term", "KeyChar") + linked("KeyChar", "Key Term Char", "Key", type: "character") +
+      linked("Other", "Other", "OtherChar", rpr: "") + linked("OtherChar", "Other Char", "Other", type: "character",
+        rpr: "<w:i/>")
+  end
+  let(:document) do
+    docx(p(r("Text"), '<w:pStyle w:val="Key"/>') + p(r("A ") + r("word", '<w:rStyle w:val="KeyChar"/>')), styles:)
+  end
 
   it "knows the twin of a style, and that a one-sided link is none" do
     expect(document.styles.twin(document.styles["Key"]).id).to eq "KeyChar"
@@ -41,20 +47,30 @@ RSpec.describe "linked styles" do
   end
 
   it "refuses lines for a character style" do
-    expect { Norvel::Edits::ChangeStyle.new("KeyChar", {space_after: 4.0}).apply(document) }.to raise_error(Norvel::Refused, /belongs to paragraphs/)
-    expect { Norvel::Edits::DefineStyle.new("New", type: "character", values: {align: "center"}).apply(document) }.to raise_error(Norvel::Refused, /letters only/)
-    expect { Norvel::Edits::DefineStyle.new("New", type: "character", based_on: "Key").apply(document) }.to raise_error(Norvel::Refused, /paragraph style/)
+    expect { Norvel::Edits::ChangeStyle.new("KeyChar", {space_after: 4.0}).apply(document) }
+      .to raise_error(Norvel::Refused, /belongs to paragraphs/)
+    expect { Norvel::Edits::DefineStyle.new("New", type: "character", values: {align: "center"}).apply(document) }
+      .to raise_error(Norvel::Refused, /letters only/)
+    expect { Norvel::Edits::DefineStyle.new("New", type: "character", based_on: "Key").apply(document) }
+      .to raise_error(Norvel::Refused, /paragraph style/)
   end
 
   it "makes a character style" do
     after = Norvel::Edits::DefineStyle.new("Ship Name", type: "character", values: {italic: true}).apply(document).after
-    expect(reread(after).styles["ShipName"].to_h.slice(:name, :type, :custom)).to eq(name: "Ship Name", type: "character", custom: true)
+    expect(reread(after).styles["ShipName"].to_h.slice(:name, :type, :custom))
+      .to eq(name: "Ship Name", type: "character", custom: true)
   end
 end
 
 RSpec.describe "places, sleeping styles and fonts in the file" do
-  let(:latent) { '<w:latentStyles w:defUIPriority="99"><w:lsdException w:name="Body Text" w:uiPriority="42" w:unhideWhenUsed="1"/></w:latentStyles>' }
-  let(:document) { docx(p(r("x"), '<w:pStyle w:val="B"/>'), defaults: latent, styles: style("A", "Alpha") + style("B", "Beta") + style("C", "Gamma")) }
+  let(:latent) do
+    '<w:latentStyles w:defUIPriority="99"><w:lsdException w:name="Body Text" w:uiPriority="42" w:unhideWhenUsed="1"/>' \
+      "</w:latentStyles>"
+  end
+  let(:document) do
+    docx(p(r("x"), '<w:pStyle w:val="B"/>'), defaults: latent, styles: style("A", "Alpha") + style("B", "Beta") +
+      style("C", "Gamma"))
+  end
 
   def names(document) = document.styles.ordered("paragraph").map(&:name)
 
@@ -63,24 +79,31 @@ RSpec.describe "places, sleeping styles and fonts in the file" do
     placed = Norvel::Edits::PlaceStyle.new("C", before: "A").apply(document).after
     expect(names(reread(placed))).to eq %w[Gamma Alpha Beta Normal]
     expect(names(Norvel::Edits::PlaceStyle.new("C", before: nil).apply(placed).after)).to eq %w[Alpha Beta Normal Gamma]
-    expect { Norvel::Edits::PlaceStyle.new("A", before: "Nowhere").apply(document) }.to raise_error(Norvel::Refused, /one kind/)
+    expect { Norvel::Edits::PlaceStyle.new("A", before: "Nowhere").apply(document) }
+      .to raise_error(Norvel::Refused, /one kind/)
   end
 
   # 17.7.4.5: what the list says of a style that the file does not define holds once it does; the list itself stays.
   it "wakes a built-in style as the list of sleeping ones says" do
     xml = part(written(Norvel::Edits::DefineStyle.new("Body Text").apply(document).after), "word/styles.xml")
-    expect(xml[%r{w:styleId="BodyText".*?</w:style>}m]).to include('<w:uiPriority w:val="42"/><w:unhideWhenUsed w:val="1"/>')
+    expect(xml[%r{w:styleId="BodyText".*?</w:style>}m])
+      .to include('<w:uiPriority w:val="42"/><w:unhideWhenUsed w:val="1"/>')
     expect(xml).to include latent
   end
 
   # 17.8.3: the class of a font helps a reader that lacks it.
   it "tells the font table of a new font, where there is a table" do
-    table = '<w:fonts xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:font w:name="Arial"/></w:fonts>'
+    table = '<w:fonts xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:font w:name="Arial"/>' \
+      "</w:fonts>"
     bytes = package(p(r("x")))
-    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>", %(<Relationship Id="rId8" Type="#{Demo::Package::R}/fontTable" Target="fontTable.xml"/></Relationships>))
-    document = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels, "word/fontTable.xml" => table), name: "x")
+    rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>",
+      %(<Relationship Id="rId8" Type="#{Demo::Package::R}/fontTable" Target="fontTable.xml"/></Relationships>))
+    document = Norvel::Formats.read(repackage(bytes, "word/_rels/document.xml.rels" => rels,
+      "word/fontTable.xml" => table), name: "x")
     changed = Norvel::Edits::ChangeStyle.new("Normal", {font: "Courier New"}).apply(document).after
-    expect(part(written(changed), "word/fontTable.xml")).to include('<w:font w:name="Arial"/><w:font w:name="Courier New"><w:charset w:val="00"/><w:family w:val="modern"/><w:pitch w:val="fixed"/></w:font>')
+    expect(part(written(changed), "word/fontTable.xml"))
+      .to include('<w:font w:name="Arial"/><w:font w:name="Courier New"><w:charset w:val="00"/><w:family ' \
+      'w:val="modern"/><w:pitch w:val="fixed"/></w:font>')
     known = Norvel::Edits::ChangeStyle.new("Normal", {font: "Arial"}).apply(document).after
     expect(part(written(known), "word/fontTable.xml")).to eq table
   end

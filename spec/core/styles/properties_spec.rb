@@ -4,7 +4,8 @@ RSpec.describe Norvel::Styles::Properties do
   it "has the keys of the command line's JSON, each once" do
     keys = described_class.all.filter_map(&:json)
     expect(keys).to eq keys.uniq
-    expect(keys).to include(:align, :indent_left_pt, :first_line_pt, :line_spacing, :outline_level, :font, :size_pt, :color, :position)
+    expect(keys).to include(:align, :indent_left_pt, :first_line_pt, :line_spacing, :outline_level, :font, :size_pt,
+      :color, :position)
     expect(described_class.from_json("space_after_pt").name).to eq :space_after
   end
 
@@ -17,14 +18,18 @@ RSpec.describe Norvel::Styles::Properties do
   it "has a place in the format's own table for every property, and nothing there that it does not know" do
     tables = Norvel::Formats::Docx::PropertyTable::CODECS
     others = %i[list_continues page_break_after others_paragraph others_run]
-    expect(tables.to_h { |place, codecs| [place, codecs.keys.sort] }).to eq(%i[paragraph run].to_h { |place| [place, described_class.on(place).map(&:name).sort - others] })
+    expect(tables.to_h { |place, codecs| [place, codecs.keys.sort] })
+      .to eq(%i[paragraph run].to_h { |place| [place, described_class.on(place).map(&:name).sort - others] })
   end
 
   it "has a range for lengths, which files, forms, guides and the command line all meet" do
-    read = docx(p(r("x", '<w:sz w:val="0"/>'), '<w:ind w:left="999999"/><w:spacing w:line="9999999" w:lineRule="exact"/>')).paragraphs[0]
-    expect([read.runs[0].direct[:size], read.direct[:indent_left], read.direct[:line_spacing][:value]]).to eq [1.0, 1584.0, 1584.0]
+    read = docx(p(r("x", '<w:sz w:val="0"/>'),
+      '<w:ind w:left="999999"/><w:spacing w:line="9999999" w:lineRule="exact"/>')).paragraphs[0]
+    expect([read.runs[0].direct[:size], read.direct[:indent_left], read.direct[:line_spacing][:value]])
+      .to eq [1.0, 1584.0, 1584.0]
     expect { described_class[:size].type.typed("0") }.to raise_error(Norvel::Refused, /between 1 pt and 1638 pt/)
-    expect { Norvel::Guide::Requirement.of(described_class[:size], "0pt") }.to raise_error(Norvel::UnusableGuide, /size.*between/)
+    expect { Norvel::Guide::Requirement.of(described_class[:size], "0pt") }
+      .to raise_error(Norvel::UnusableGuide, /size.*between/)
     expect { described_class[:space_after].type.typed(-1) }.to raise_error(Norvel::Refused, /between 0 pt/)
   end
 
@@ -57,7 +62,8 @@ RSpec.describe Norvel::Styles::Properties do
     document = docx(p(r("x")))
     paragraph = document.paragraphs[0]
     on_paragraph = described_class[name].on == :paragraph
-    changed = on_paragraph ? paragraph.with(direct: set(name => value)) : paragraph.with(runs: [paragraph.runs[0].with(direct: set(name => value))])
+    changed = on_paragraph ? paragraph.with(direct: set(name => value)) : paragraph
+      .with(runs: [paragraph.runs[0].with(direct: set(name => value))])
     part(written(document.replace([changed])), "word/document.xml")
   end
 
@@ -122,7 +128,8 @@ RSpec.describe Norvel::Styles::Properties do
           paragraph.with(runs: [paragraph.runs[0].with(direct: set(name => list.first))])
         end
         dressed = reread(document.replace([with]))
-        bare = written(dressed.replace([dressed.paragraphs[0].with(direct: set, runs: [dressed.paragraphs[0].runs[0].with(direct: set)])]))
+        bare = written(dressed.replace([dressed.paragraphs[0].with(direct: set,
+          runs: [dressed.paragraphs[0].runs[0].with(direct: set)])]))
         expect(part(bare, "word/document.xml")).not_to match(/<w:(?:pPr|rPr)>/)
       end
     end
@@ -142,8 +149,10 @@ RSpec.describe Norvel::Styles::Types do
     outline_level: {"level 2" => 2, "3" => 3, "body text" => 0},
     size: {"12pt" => 12.0, "10.5" => 10.5, 12 => 12.0},
     line_spacing: {
-      "double" => {rule: "multiple", value: 2.0}, "1.15" => {rule: "multiple", value: 1.15}, 1.5 => {rule: "multiple", value: 1.5},
-      "exactly 24pt" => {rule: "exact", value: 24.0}, "at least 14 pt" => {rule: "at_least", value: 14.0}, "14pt" => {rule: "exact", value: 14.0}
+      "double" => {rule: "multiple", value: 2.0}, "1.15" => {rule: "multiple", value: 1.15},
+      1.5 => {rule: "multiple", value: 1.5},
+      "exactly 24pt" => {rule: "exact", value: 24.0}, "at least 14 pt" => {rule: "at_least", value: 14.0},
+      "14pt" => {rule: "exact", value: 14.0}
     }
   }.each do |name, pairs|
     pairs.each do |typed, value|
@@ -151,12 +160,16 @@ RSpec.describe Norvel::Styles::Types do
     end
   end
 
-  {align: "sideways", bold: "perhaps", color: "blueish", outline_level: "12", size: "large", line_spacing: "loose"}.each do |name, typed|
-    it("refuses #{typed.inspect} for #{name}") { expect { property(name).type.typed(typed) }.to raise_error(Norvel::Refused, /#{typed}|outline level/) }
+  {align: "sideways", bold: "perhaps", color: "blueish", outline_level: "12", size: "large", line_spacing: "loose"}
+    .each do |name, typed|
+    it "refuses #{typed.inspect} for #{name}" do
+      expect { property(name).type.typed(typed) }.to raise_error(Norvel::Refused, /#{typed}|outline level/)
+    end
   end
 
   it "says what it understood so that it is understood again" do
-    {align: "center", bold: true, color: "#336699", outline_level: 2, size: 10.5, space_after: 6.0, line_spacing: {rule: "exact", value: 14.0}}.each do |name, value|
+    {align: "center", bold: true, color: "#336699", outline_level: 2, size: 10.5, space_after: 6.0,
+     line_spacing: {rule: "exact", value: 14.0}}.each do |name, value|
       expect(property(name).type.typed(property(name).spoken(value))).to eq value
     end
   end

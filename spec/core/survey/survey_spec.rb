@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Survey do
-  let(:running) { "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years." }
+  let(:running) do
+    "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years."
+  end
   let(:survey) { Norvel::Survey.of(thesis) }
 
   describe Norvel::Survey::Looks do
@@ -19,7 +21,8 @@ RSpec.describe Norvel::Survey do
 
     it "does not ask whether a look comes from a style or was set by hand" do
       styled = style("Big", "Big", rpr: '<w:sz w:val="40"/>')
-      document = docx(p(r("by style"), '<w:pStyle w:val="Big"/>') + p(r("by hand", '<w:sz w:val="40"/>')), styles: styled)
+      document = docx(p(r("by style"), '<w:pStyle w:val="Big"/>') + p(r("by hand", '<w:sz w:val="40"/>')),
+        styles: styled)
       expect(described_class.new(document).groups.map(&:size)).to eq [2]
     end
 
@@ -50,7 +53,9 @@ RSpec.describe Norvel::Survey do
 
   describe Norvel::Survey::NearMisses do
     def misses(body)
-      described_class.new(docx(body)).misses.map { |miss| [miss.property.name, miss.usual, miss.odd, miss.paragraphs.size] }
+      described_class.new(docx(body)).misses.map do |miss|
+        [miss.property.name, miss.usual, miss.odd, miss.paragraphs.size]
+      end
     end
 
     def sized(half_points, count)
@@ -113,7 +118,8 @@ RSpec.describe Norvel::Survey do
     end
 
     it "counts numbers and bullets that are typed" do
-      expect(jobs(p(r("1.2 Sources")), p(r("• a thing")), p(r("3 crowns were paid")), p(r("plain")))).to eq(typed_numbers: 3)
+      expect(jobs(p(r("1.2 Sources")), p(r("• a thing")), p(r("3 crowns were paid")), p(r("plain"))))
+        .to eq(typed_numbers: 3)
     end
 
     it "counts page breaks, typed and by pushing" do
@@ -122,14 +128,16 @@ RSpec.describe Norvel::Survey do
     end
 
     it "counts whole paragraphs in bold or underline, and typed capitals" do
-      expect(jobs(p(r("All bold", "<w:b/>")), p(r("Some ") + r("bold", "<w:b/>")), p(r("Line", '<w:u w:val="single"/>')), p(r("TYPED CAPITALS")))).to eq(
-        whole_bold: 1, whole_underlined: 1, typed_capitals: 1
-      )
+      expect(jobs(p(r("All bold", "<w:b/>")), p(r("Some ") + r("bold", "<w:b/>")),
+        p(r("Line", '<w:u w:val="single"/>')), p(r("TYPED CAPITALS")))).to eq(
+          whole_bold: 1, whole_underlined: 1, typed_capitals: 1
+        )
     end
 
     it "tells a break inside a sentence from one in an address" do
       inside, address = docx(p(r("The tide,\nwhich turned")) + p(r("Quay Street 4\nRavelmouth"))).paragraphs
-      expect([described_class.running_line_break?(inside), described_class.running_line_break?(address)]).to eq [true, false]
+      expect([described_class.running_line_break?(inside), described_class.running_line_break?(address)])
+        .to eq [true, false]
     end
   end
 
@@ -167,7 +175,8 @@ RSpec.describe Norvel::Survey do
   describe Norvel::Survey::ReadAloud do
     it "announces structure and never looks" do
       table = "<w:tbl><w:tr><w:tc>#{p(r("a cell"))}</w:tc></w:tr></w:tbl>"
-      body = p(r("Head"), '<w:pStyle w:val="H1"/>') + p(r("Not a head", '<w:b/><w:sz w:val="40"/>')) + p("") + p(image(1)) + table + p(r("text"))
+      body = p(r("Head"), '<w:pStyle w:val="H1"/>') + p(r("Not a head", '<w:b/><w:sz w:val="40"/>')) + p("") +
+        p(image(1)) + table + p(r("text"))
       document = docx(body, styles: style("H1", "heading 1"), image: Demo::Picture.png)
       expect(described_class.new(document).lines.map { |line| [line.announced, line.text] }).to eq [
         ["heading level 1", "Head"], ["text", "Not a head"], ["blank", ""], ["image, no description", ""],
@@ -178,9 +187,14 @@ RSpec.describe Norvel::Survey do
 
   describe Norvel::Survey::Sentence do
     it "says the truth of a bad file and of a good one" do
-      expect(described_class.of(survey)).to eq "622 paragraphs wear *18 looks* but only *1 style*. *189* more are blank. *54* look like headings; *none* is marked as one."
-      good = docx(p(r("Head"), '<w:pStyle w:val="H1"/>') + p(r(running)), styles: style("H1", "heading 1", rpr: "<w:b/>"))
-      expect(described_class.of(Norvel::Survey.of(good))).to eq "2 paragraphs wear *2 looks* by *2 styles*: what is seen is what the styles say. All *1* headings are marked as such."
+      expect(described_class.of(survey))
+        .to eq "622 paragraphs wear *18 looks* but only *1 style*. *189* more are blank. *54* look like headings; " \
+        "*none* is marked as one."
+      good = docx(p(r("Head"), '<w:pStyle w:val="H1"/>') + p(r(running)),
+        styles: style("H1", "heading 1", rpr: "<w:b/>"))
+      expect(described_class.of(Norvel::Survey.of(good)))
+        .to eq "2 paragraphs wear *2 looks* by *2 styles*: what is seen is what the styles say. All *1* headings are " \
+        "marked as such."
       expect(described_class.of(Norvel::Survey.of(docx(p(""))))).to eq "The document holds no text."
     end
   end
@@ -192,25 +206,31 @@ RSpec.describe Norvel::Survey do
     end
 
     it "says what was set by hand and differs from the style" do
-      expect(departures('<w:jc w:val="center"/><w:ind w:left="1094"/>', '<w:b/><w:sz w:val="32"/>')).to eq ["centred", "left indent 1.93 cm", "bold", "16 pt"]
+      expect(departures('<w:jc w:val="center"/><w:ind w:left="1094"/>', '<w:b/><w:sz w:val="32"/>'))
+        .to eq ["centred", "left indent 1.93 cm", "bold", "16 pt"]
     end
 
     it "passes over what says the same as the style" do
-      expect(departures('<w:pStyle w:val="C"/><w:jc w:val="center"/>', styles: style("C", "C", ppr: '<w:jc w:val="center"/>'))).to be_empty
+      expect(departures('<w:pStyle w:val="C"/><w:jc w:val="center"/>',
+        styles: style("C", "C", ppr: '<w:jc w:val="center"/>'))).to be_empty
     end
 
     it "says what was switched off" do
-      expect(departures('<w:pStyle w:val="B"/>', '<w:b w:val="0"/>', styles: style("B", "B", rpr: "<w:b/>"))).to eq ["not bold"]
+      expect(departures('<w:pStyle w:val="B"/>', '<w:b w:val="0"/>', styles: style("B", "B", rpr: "<w:b/>")))
+        .to eq ["not bold"]
     end
   end
 
   it "gives the JSON of the contract" do
     data = JSON.parse(JSON.generate(survey.to_h))
-    expect(data.keys).to eq %w[paragraphs words blank_paragraphs styles_used looks near_misses direct unseen spacing_by_hand roles]
+    expect(data.keys).to eq %w[paragraphs words blank_paragraphs styles_used looks near_misses direct unseen
+      spacing_by_hand roles]
     expect(data["looks"][0].keys).to eq %w[look count role style effective example indexes]
     expect(data["near_misses"].map(&:keys).uniq).to eq [%w[property usual odd indexes]]
-    expect(data["near_misses"].find { |miss| miss["odd"].between?(54.6, 54.8) }).to include("property" => "indent_left_pt", "usual" => 53.85)
-    expect(data["spacing_by_hand"].keys).to eq %w[blank_paragraphs leading_spaces leading_tabs double_spaces line_breaks typed_numbers page_break_runs]
+    expect(data["near_misses"].find { |miss| miss["odd"].between?(54.6, 54.8) })
+      .to include("property" => "indent_left_pt", "usual" => 53.85)
+    expect(data["spacing_by_hand"].keys)
+      .to eq %w[blank_paragraphs leading_spaces leading_tabs double_spaces line_breaks typed_numbers page_break_runs]
     expect(data["roles"].map { |role| role["index"] }).to eq (1..811).to_a
     expect(data["direct"]).to eq({"paragraphs" => 337, "runs" => 822})
     expect(data["looks"].sum { |look| look["count"] } + data["blank_paragraphs"]).to eq data["paragraphs"]

@@ -18,11 +18,13 @@ RSpec.describe Norvel::Survey::WhiteSpace do
   end
 
   it "takes double spaces, and leaves what is set under something else" do
-    expect([of(:of_double_spaces, "One.  Two."), of(:of_double_spaces, "Length      12 m"), of(:of_double_spaces, "x  y", "other")].map(&:nil?)).to eq [true, false, false]
+    expect([of(:of_double_spaces, "One.  Two."), of(:of_double_spaces, "Length      12 m"),
+      of(:of_double_spaces, "x  y", "other")].map(&:nil?)).to eq [true, false, false]
   end
 
   it "takes some spaces at the start, and leaves so many that they centre" do
-    expect([of(:of_leading_spaces, "     #{long}"), of(:of_leading_spaces, "#{" " * 30}Minutes")].map(&:nil?)).to eq [true, false]
+    expect([of(:of_leading_spaces, "     #{long}"), of(:of_leading_spaces, "#{" " * 30}Minutes")].map(&:nil?))
+      .to eq [true, false]
   end
 end
 
@@ -30,15 +32,18 @@ end
 RSpec.describe Norvel::Survey::Language do
   {
     "en" => "The mill stood dry for several winters, and the register says that it was not repaired before the flood.",
-    "de" => "Die Mühle stand über mehrere Winter leer, und das Register sagt, dass sie vor der Flut nicht erneuert wurde.",
+    "de" => "Die Mühle stand über mehrere Winter leer, und das Register sagt, dass sie vor der Flut nicht " \
+    "erneuert wurde.",
     "fr" => "Le moulin resta à sec pendant plusieurs hivers, et le registre dit qu’il ne fut pas réparé avant la crue.",
-    "es" => "El molino quedó seco durante varios inviernos, y el registro dice que no fue reparado antes de la crecida.",
+    "es" => "El molino quedó seco durante varios inviernos, y el registro dice que no fue reparado antes de " \
+    "la crecida.",
     "pt" => "O moinho ficou seco durante vários invernos, e o registo diz que não foi reparado antes da cheia.",
     "it" => "Il mulino rimase asciutto per molti inverni, e il registro dice che non fu riparato prima della piena."
   }.each { |tag, text| it("tells #{tag}") { expect(described_class.of(text)).to eq tag } }
 
   it "says nothing of a few words, numbers or names" do
-    expect(["", "Ravelmouth 1871", "Salt and Timber", "12 34 56"].map { |text| described_class.of(text) }).to eq [nil] * 4
+    expect(["", "Ravelmouth 1871", "Salt and Timber", "12 34 56"].map { |text| described_class.of(text) })
+      .to eq [nil] * 4
   end
 
   describe "a guide's language" do
@@ -47,13 +52,18 @@ RSpec.describe Norvel::Survey::Language do
     def found(*texts) = Norvel::Guide::Check.new(guide, docx(texts.map { |text| p(r(text)) }.join)).findings
 
     it "is put on words that read as such, and asked about on others" do
-      english, german = [["The mill stood dry for several winters and was not repaired before the flood of that year."], ["Die Mühle stand über mehrere Winter leer und wurde vor der Flut nicht mehr erneuert."]].map { |texts| found(*texts).first.mend }
+      english, german = [["The mill stood dry for several winters and was not repaired before the flood of that year."],
+        ["Die Mühle stand über mehrere Winter leer und wurde vor der Flut nicht mehr erneuert."]]
+        .map { |texts| found(*texts).first.mend }
       expect([english.safe, english.steps]).to eq [true, [[:describe, {language: "en-GB"}]]]
-      expect([german.safe, german.steps, german.why]).to eq [false, [[:describe, {language: "de"}]], "the words read as German; the guide asks for en-GB"]
+      expect([german.safe, german.steps, german.why])
+        .to eq [false, [[:describe, {language: "de"}]], "the words read as German; the guide asks for en-GB"]
     end
 
     it "is not put on paragraphs in another" do
-      one = found(*["The mill stood dry for several winters, and it was not repaired before the flood, as the register of the harbour says."] * 3, "Die Mühle stand über mehrere Winter leer, und das Register sagt, dass sie vor der Flut nicht erneuert wurde.")
+      one = found(*["The mill stood dry for several winters, and it was not repaired before the flood, as the " \
+        "register of the harbour says."] * 3,
+        "Die Mühle stand über mehrere Winter leer, und das Register sagt, dass sie vor der Flut nicht erneuert wurde.")
       stranger = one.find(&:paragraph)
       expect([stranger.message, stranger.mend.safe]).to eq ["A paragraph reads as German and does not say so", false]
       document = docx(p(r("Die Mühle stand über mehrere Winter leer.")))

@@ -34,14 +34,16 @@ RSpec.describe Norvel::Length do
   end
 
   it "understands what people type" do
-    expect(["0.5in", "1,27 cm", "12pt", "36", "2 lines", "3 pc", '1"'].map { |text| described_class.typed(text) }).to eq [36.0, 36.0, 12.0, 36.0, 24.0, 36.0, 72.0]
+    expect(["0.5in", "1,27 cm", "12pt", "36", "2 lines", "3 pc", '1"'].map { |text| described_class.typed(text) })
+      .to eq [36.0, 36.0, 12.0, 36.0, 24.0, 36.0, 72.0]
     expect { described_class.typed("wide") }.to raise_error(Norvel::Refused, /not a length/)
     expect { described_class.typed("3 furlongs") }.to raise_error(Norvel::Refused, /not a unit/)
   end
 
   it "keeps any whole number of twips through points (property)" do
     PropCheck.forall(PropCheck::Generators.integer.map { |n| n % 200_000 }) do |twips|
-      raise "#{twips} drifted" unless described_class.whole(described_class.from_file(twips.to_s, "twip"), "twip") == twips
+      raise "#{twips} drifted" unless described_class.whole(described_class.from_file(twips.to_s, "twip"),
+        "twip") == twips
     end
   end
 

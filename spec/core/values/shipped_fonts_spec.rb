@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::ShippedFonts do
-  # Metric compatibility by design of the fonts (their makers say so): Liberation for Times New Roman, Arial, Courier New; Carlito for Calibri.
+  # Metric compatibility by design of the fonts (their makers say so): Liberation for Times New Roman, Arial, Courier
+  # New; Carlito for Calibri.
   {
     "Times New Roman" => "Liberation Serif",
     "times new roman" => "Liberation Serif",
@@ -10,7 +11,9 @@ RSpec.describe Norvel::ShippedFonts do
     "Calibri" => "Carlito",
     "Carlito" => "Carlito"
   }.each do |name, family|
-    it("sets #{name} in #{family}, line for line") { expect(described_class.stand_in(name).to_a.first(2)).to eq [family, true] }
+    it "sets #{name} in #{family}, line for line" do
+      expect(described_class.stand_in(name).to_a.first(2)).to eq [family, true]
+    end
   end
 
   {
@@ -21,7 +24,9 @@ RSpec.describe Norvel::ShippedFonts do
     "Unheard Of Sans" => "Liberation Sans",
     "Code Mono" => "Liberation Mono"
   }.each do |name, family|
-    it("sets #{name} in #{family}, as an estimate") { expect(described_class.stand_in(name).to_a.first(2)).to eq [family, false] }
+    it "sets #{name} in #{family}, as an estimate" do
+      expect(described_class.stand_in(name).to_a.first(2)).to eq [family, false]
+    end
   end
 
   it "ships every file that it names, with the licences" do

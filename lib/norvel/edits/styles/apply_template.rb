@@ -192,7 +192,7 @@ module Norvel
       end
 
       def with_page(document)
-        page = Document::PageStyle.of(@template.sections.first, nil).values.except(:columns)
+        page = Document::PageStyle.of(@template.sections.first, nil).set_up.except(:columns)
         added = @template.page_styles.reject { |style| document.page_styles.any? { |own| own.name == style.name } }
         sections = document.sections.map { |section| section.landscape? ? section : section.with(**page) }
         document.with(sections: sections.freeze, page_styles: (document.page_styles + added).freeze)

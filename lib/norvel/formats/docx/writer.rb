@@ -112,7 +112,7 @@ module Norvel
         end
 
         def same_sheet?
-          %i[styles paragraph_defaults run_defaults].all? do |field|
+          %i[by_id paragraph_defaults run_defaults].all? do |field|
             @document.styles.public_send(field) == @original.styles.public_send(field)
           end
         end

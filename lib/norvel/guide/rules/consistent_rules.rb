@@ -35,7 +35,7 @@ module Norvel
           private
 
           def asked?(name)
-            name != "pagination.pages" && Rules[name].said(@guide).nil?
+            name != "pagination.pages" && Rules[name].asked(@guide).nil?
           end
 
           def found(rule, paragraph, sheet, cause:, **rest)

@@ -14,7 +14,7 @@ module Norvel
 
         # The names of the rules that a guide states, for these roles.
         def self.asked(guide, _roles)
-          self::RULES.select { |rule| rule.said(guide) }.map(&:name)
+          self::RULES.select { |rule| rule.asked(guide) }.map(&:name)
         end
 
         def initialize(check)
@@ -39,7 +39,7 @@ module Norvel
         end
 
         def asked?(name)
-          !Rules[name].said(@guide).nil?
+          !Rules[name].asked(@guide).nil?
         end
 
         # cause: what findings with one cause have in common, beside the rule

@@ -21,7 +21,7 @@ module Norvel
 
         # Does the guide name styles for headings?
         def self.unmarked?(guide)
-          !Rules["headings.unmarked"].said(guide).nil? ||
+          !Rules["headings.unmarked"].asked(guide).nil? ||
             (1..6).any? { |level| guide.role("heading_#{level}")["style"] }
         end
 
