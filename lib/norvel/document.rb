@@ -62,6 +62,7 @@ module Norvel
       @first.equal?(first) ? self : remade(first:)
     end
 
+    # The same with other fields: with(paragraphs: …, styles: …).
     def with(**changes)
       fields = FIELDS.to_h { |field| [field, changes.fetch(field) { public_send(field) }] }
       remade(fields)
@@ -107,6 +108,7 @@ module Norvel
       reading[:story_of][id]
     end
 
+    # Does a paragraph with this id stand in it?
     def include?(id)
       position(id) && true
     rescue Refused
@@ -165,6 +167,7 @@ module Norvel
       with(stories: stories.reject(&:head?))
     end
 
+    # The id that the next paragraph gets.
     def next_id
       (paragraphs.map(&:id).max || 0) + 1
     end
@@ -179,6 +182,7 @@ module Norvel
       beside ? document.with_stories { |paragraph| by_id.fetch(paragraph.id, paragraph) } : document
     end
 
+    # The Section that a paragraph stands in.
     def section_of(paragraph)
       sections[paragraph.section - 1] || sections.last
     end
@@ -188,6 +192,7 @@ module Norvel
       styles.resolve(paragraph.style_id)
     end
 
+    # The name of its style, "(no style)" where it has none.
     def style_name(paragraph)
       style_of(paragraph)&.name || "(no style)"
     end
@@ -238,10 +243,12 @@ module Norvel
         .tap { |uses| uses.default = 0 }
     end
 
+    # What a paragraph looks like: a Styles::Look of paragraph properties.
     def look(paragraph)
       paragraph.worn(cascade).look ||= cascade.paragraph(paragraph)
     end
 
+    # What the letters of one of its runs look like: a Styles::Look of run properties.
     def run_look(run, paragraph)
       cascade.run(run, paragraph)
     end
@@ -259,10 +266,12 @@ module Norvel
       style_name(paragraph)[/\Aheading ([1-9])\z/i, 1].to_i
     end
 
+    # The marker of every listed paragraph by its id: {17 => "1.2"}.
     def markers
       reading[:markers] ||= numbering.markers(self)
     end
 
+    # Words of the text, without notes, heads and feet.
     def word_count
       reading[:word_count] ||= paragraphs.sum(&:word_count)
     end

@@ -53,10 +53,12 @@ module Norvel
       @requirements = {}
     end
 
+    # What the guide is called.
     def name
       data["name"]
     end
 
+    # What it asks of pages, {} for nothing; likewise the others below.
     def page
       data["page"] || {}
     end
@@ -125,6 +127,7 @@ module Norvel
       stated + (parts.map { |part| part["part"] } - Structure::Parts::NAMES).map { |name| "parts.#{name}" }
     end
 
+    # [{"rule" => …, "reason" => …}, …]: what it does not ask, and why.
     def exceptions
       data["exceptions"] || []
     end

@@ -20,6 +20,7 @@ module Norvel
     end
     private_class_method :digest
 
+    # Are all words of another state the same, white space aside?
     def same_words?(other)
       words == other.words
     end

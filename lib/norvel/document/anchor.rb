@@ -10,6 +10,7 @@ module Norvel
         freeze
       end
 
+      # The same at another place.
       def at(other)
         (other == place) ? self : Anchor.new(other, object)
       end

@@ -24,6 +24,8 @@ module Norvel
         end
       end
 
+      # In small letters; digits beyond 3,999.
+      #   Numerals.roman(1994) # => "mcmxciv"
       def roman(number)
         return number.to_s unless number.between?(1, 3999)
         ROMAN.inject(+"") do |text, (value, sign)|
@@ -32,6 +34,8 @@ module Norvel
         end
       end
 
+      # After z come aa, bb, as many as the alphabet was used up.
+      #   Numerals.letter(28) # => "bb"
       def letter(number)
         return number.to_s unless number.between?(1, 780)
         ("a".ord + ((number - 1) % 26)).chr * (((number - 1) / 26) + 1)

@@ -102,6 +102,7 @@ module Norvel
         end
       end
 
+      # How it is set, whatever its words are: Formatting. Equal for all that are set alike.
       def formatting
         @formatting ||= Formatting.new(self, ways.values.map(&:first))
       end
@@ -144,6 +145,7 @@ module Norvel
         @sealed_text ||= text.tr_s("\t-\r \u00A0", " ").delete_prefix(" ").delete_suffix(" ")
       end
 
+      # Words between white space.
       def word_count
         @word_count ||= sealed_text.empty? ? 0 : sealed_text.count(" ") + 1
       end

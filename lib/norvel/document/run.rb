@@ -43,7 +43,7 @@ module Norvel
       end
 
       # The text as letters and things, in order: strings, Separators and objects.
-      #   run.pieces # => ["See ", NoteMark, Separator("tab"), "below"]
+      #   run.pieces # => ["See ", NoteMark, Separator("tab"), "below", …]
       def pieces
         left = objects.dup
         text.scan(self.class::PIECE).map do |piece|

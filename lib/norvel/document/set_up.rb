@@ -17,6 +17,7 @@ module Norvel
         width - margin_left - margin_right
       end
 
+      # Does the sheet lie on its long side?
       def landscape?
         width > height
       end

@@ -34,10 +34,12 @@ module Norvel
         Blocks.of(paragraphs, tables)
       end
 
+      # Is it a footnote or endnote?
       def note?
         %w[footnote endnote].include?(kind)
       end
 
+      # Is it a running head or foot?
       def head?
         %w[header footer].include?(kind)
       end

@@ -14,6 +14,7 @@ module Norvel
     Table = Value.define(:id, :parent, :style_id, :align, :indent, :width, :layout, :grid, :caption, :summary, :rows,
       align: "left", indent: 0.0, width: {rule: "auto", value: nil}.freeze, layout: "auto", grid: [].freeze,
       rows: [].freeze) do
+      # Its cells, row by row.
       def cells
         rows.flat_map(&:cells)
       end

@@ -76,10 +76,12 @@ module Norvel
           .with_index { |group, index| [SEVERITIES.index(group.severity), -group.size, index] }
       end
 
+      # Findings by severity: {"must" => 3, "should" => 0, "advice" => 12}.
       def counts
         @counts ||= SEVERITIES.to_h { |severity| [severity, findings.count { |f| f.severity == severity }] }
       end
 
+      # Is nothing left that the guide says must be?
       def meets?
         counts["must"].zero?
       end

@@ -43,6 +43,7 @@ module Norvel
         findings.size
       end
 
+      # Ids of the paragraphs it is about.
       def paragraphs
         findings.filter_map(&:paragraph)
       end

@@ -44,6 +44,7 @@ module Norvel
         parts.reject(&:off)
       end
 
+      # Is there nothing to do?
       def nothing?
         done.empty?
       end
@@ -88,6 +89,7 @@ module Norvel
         done.flat_map(&:edits)
       end
 
+      # Do all words stay as they are?
       def words_unchanged?
         seals.first.same_words?(seals.last)
       end

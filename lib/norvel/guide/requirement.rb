@@ -25,6 +25,7 @@ module Norvel
         @any = named(asked)&.map { |value| typed(value) }
       end
 
+      # Does a value meet it?
       def meets?(value)
         return @any.any? { |wanted| same?(wanted, value) } if @any
         return false if value.nil?

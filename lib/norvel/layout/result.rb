@@ -15,6 +15,7 @@ module Norvel
 
       attr_reader :values, :rounds
 
+      # Did the fields in the text come to rest, so that labels are right?
       def settled?
         @settled
       end

@@ -14,6 +14,7 @@ module Norvel
         @keys = {}.compare_by_identity
       end
 
+      # The whole as text.
       def to_json(*)
         head = {file: File.basename(@file), format: @document.format, sections:, styles:}.to_json.delete_suffix("}")
         %(#{head},"paragraphs":[#{paragraphs.join(",")}],"other_parts":#{other_parts.to_json}})

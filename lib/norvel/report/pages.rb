@@ -15,6 +15,7 @@ module Norvel
         JSON.generate(to_h)
       end
 
+      # As a Hash of plain values.
       def to_h
         {pages: @result.sheets.map { |sheet| page(sheet) }, contents: @result.contents.map { |entry| entry(entry) },
          settled: @result.settled?, estimates: @result.estimates}

@@ -52,10 +52,12 @@ module Norvel
         end
       end
 
+      # How many findings go.
       def findings_gone
         counts.first
       end
 
+      # How many findings come.
       def findings_come
         counts.last
       end
@@ -116,6 +118,7 @@ module Norvel
         end.first(most)
       end
 
+      # The Guide::Check of the document as it would be.
       def after_check
         @after_check ||= Guide::Check.attempt(@check.guide, Survey::Suggestions.share(before, after), before: @check,
           reached: styles.to_h { |style| [style.id, true] })

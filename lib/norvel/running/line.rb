@@ -25,6 +25,7 @@ module Norvel
         to_a.all? { |part| part.strip.empty? }
       end
 
+      # Does it say what is computed under this name?
       def holds?(name)
         to_a.any? { |part| part.include?("{#{name}}") }
       end

@@ -7,6 +7,7 @@ module Norvel
       # id: of its paragraph; kind: :figure or :table; sequence: the name it counts in; chapter: what stands before the
       # number ("2"), or nil; number; field: what counts it, nil where it was typed
       Caption = Value.define(:id, :kind, :sequence, :chapter, :number, :field) do
+        # Does a field count its number?
         def counted?
           !field.nil?
         end

@@ -64,6 +64,7 @@ module Norvel
         @pages = Layout.pages(document)
       end
 
+      # Every List of the document, in order.
       def lists
         @lists ||= ContentsLists.in(@document)
       end

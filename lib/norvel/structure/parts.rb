@@ -46,6 +46,7 @@ module Norvel
         end
       end
 
+      # The Part of a name, nil where the document has none.
       def [](name)
         list.find { |part| part.name == name }
       end

@@ -17,6 +17,7 @@ module Norvel
       ].freeze
       NAMES = /\A(?:#{PATTERNS.join("|")})\z/i
 
+      # Is a style of this name built in (ISO/IEC 29500-1 17.7.4.9)?
       def self.name?(name)
         name.match?(NAMES)
       end

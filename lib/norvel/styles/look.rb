@@ -13,6 +13,7 @@ module Norvel
         freeze
       end
 
+      # The value of a property.
       def [](name)
         @values[name]
       end

@@ -33,10 +33,13 @@ module Norvel
       class << self
         attr_reader :all
 
+        # The Property of a name. Raises KeyError.
+        #   Styles::Properties[:space_after].label # => "Space after"
         def [](name)
           @by_name.fetch(name.to_sym)
         end
 
+        # Is there a property of this name?
         def key?(name)
           @by_name.key?(name.to_sym)
         end
@@ -51,6 +54,7 @@ module Norvel
           @shown.fetch(place)
         end
 
+        # Those of paragraphs (:paragraph) or of letters (:run).
         def on(place)
           @on.fetch(place)
         end

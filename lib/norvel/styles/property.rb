@@ -21,6 +21,7 @@ module Norvel
         part_of || name
       end
 
+      # Does it stand in the command line's JSON?
       def public?
         !json.nil?
       end

@@ -15,10 +15,12 @@ module Norvel
 
       EMPTY = new({})
 
+      # The set of these values, the same object for the same values.
       def self.of(values)
         values.empty? ? EMPTY : new(values)
       end
 
+      # The value of a slot, nil where it is not set.
       def [](slot)
         @values[slot]
       end
@@ -39,15 +41,18 @@ module Norvel
         @values.size
       end
 
+      # The same with these values over its own.
       def merge(values)
         PropertySet.of(@values.merge(values.is_a?(PropertySet) ? values.values : values))
       end
 
+      # The same without these slots.
       def without(*slots)
         kept = @values.except(*slots)
         (kept.size == @values.size) ? self : PropertySet.of(kept)
       end
 
+      # These slots of it.
       def slice(*slots)
         PropertySet.of(@values.slice(*slots))
       end

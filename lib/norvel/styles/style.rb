@@ -9,10 +9,12 @@ module Norvel
     Style = Value.define(:id, :name, :type, :based_on, :next_id, :link, :paragraph, :run, :conditions, :default,
       :hidden, :priority, :custom, :bands, :source,
       type: "paragraph", paragraph: PropertySet::EMPTY, run: PropertySet::EMPTY, conditions: {}.freeze) do
+      # Is it a style of paragraphs?
       def paragraph?
         type == "paragraph"
       end
 
+      # Is it a style of words?
       def character?
         type == "character"
       end

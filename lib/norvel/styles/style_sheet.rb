@@ -31,6 +31,7 @@ module Norvel
         @styles
       end
 
+      # The same with others.
       def with(styles: @styles, paragraph_defaults: @paragraph_defaults, run_defaults: @run_defaults)
         StyleSheet.new(styles:, paragraph_defaults:, run_defaults:)
       end
@@ -40,10 +41,12 @@ module Norvel
         (place == :run) ? run_defaults : paragraph_defaults
       end
 
+      # The same with a style, added or in the place of the one with its id.
       def put(style)
         with(styles: @styles.merge(style.id => style))
       end
 
+      # The Style with an id, nil for none.
       def [](id)
         @styles[id]
       end

@@ -63,6 +63,8 @@ module Norvel
         tag.to_s.downcase[/\A[a-z]{2,3}/]
       end
 
+      # A language tag in English words.
+      #   Survey::Language.name("de") # => "German"
       def name(tag)
         NAMES.fetch(primary(tag), tag)
       end

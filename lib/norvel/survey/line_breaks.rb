@@ -16,7 +16,7 @@ module Norvel
       module_function
 
       # {place of each break in seen_text => its kind}. role: what the paragraph is
-      #   LineBreaks.of(paragraph, "body") # => {58 => :running, 120 => :last}
+      #   LineBreaks.of(paragraph, "body") # => {58 => :running, 120 => :last, …}
       def of(paragraph, role)
         lines = paragraph.seen_text.split("\n", -1)
         worded = lines.rindex { |line| !line.strip.empty? } || -1

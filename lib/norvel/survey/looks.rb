@@ -27,6 +27,7 @@ module Norvel
         @document = document
       end
 
+      # Group of paragraphs that look alike, the largest first.
       def groups
         @groups ||= by_look.sort_by.with_index { |(_, list), index| [-list.size, index] }
           .map.with_index { |((look, letters), list), index| group(look, letters, list, index) }

@@ -30,6 +30,7 @@ module Norvel
         @paragraphs = document.paragraphs.reject(&:blank?)
       end
 
+      # Values that are nearly one that most have: Miss, …
       def misses
         @misses ||= NEAR.keys.flat_map do |name|
           @paragraphs.group_by { |paragraph| Suggestions.of(@document).role(paragraph.id) }

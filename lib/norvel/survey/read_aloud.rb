@@ -13,6 +13,7 @@ module Norvel
         @marked = Outline.new(document).marked.to_h { |entry| [entry.paragraph.id, entry.level] }
       end
 
+      # What a screen reader would say, line by line.
       def lines
         table = false
         @lines ||= @document.paragraphs.flat_map do |paragraph|

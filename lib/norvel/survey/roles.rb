@@ -55,10 +55,14 @@ module Norvel
 
       module_function
 
+      # The Role of a name. Raises KeyError.
+      #   Survey::Roles["quote"].style # => "Block Quote"
       def [](name)
         ALL.fetch(name)
       end
 
+      # A role as a person reads it.
+      #   Survey::Roles.words("heading_2") # => "heading 2"
       def words(name)
         ALL[name]&.words || name.tr("_", " ")
       end

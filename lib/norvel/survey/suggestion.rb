@@ -8,6 +8,7 @@ module Norvel
         role.start_with?("heading_")
       end
 
+      # The level of a heading, nil for other roles.
       def level
         role[/\Aheading_(\d)\z/, 1]&.to_i
       end

@@ -33,6 +33,7 @@ module Norvel
         Suggestion.new(role, 1.0, ["stands beside the text"])
       end
 
+      # The name of the role that is suggested for a paragraph id.
       def role(id)
         self[id].role
       end

@@ -78,10 +78,14 @@ module Norvel
           end
         end
 
+        # The number of small roman numerals.
+        #   Ordinals.roman("iv") # => 4
         def roman(text)
           (1..39).find { |number| Document::Numerals.roman(number) == text }
         end
 
+        # The place of a letter in the alphabet.
+        #   Ordinals.letter("c") # => 3
         def letter(text)
           text.ord - "a".ord + 1 if text.size == 1
         end

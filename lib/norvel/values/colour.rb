@@ -27,6 +27,8 @@ module Norvel
       NAMED[words.to_s.downcase.delete(" -").sub("grey", "gray")]
     end
 
+    # As "#rrggbb", nil for anything else.
+    #   Colour.hex("1F3864") # => "#1f3864"
     def hex(text)
       match = HEX.match(text.to_s) and "##{match[1].downcase}"
     end
@@ -44,11 +46,15 @@ module Norvel
       "##{channels(fore).zip(channels(ground)).map { |f, g| format("%02x", (f * share + g * (1 - share)).round) }.join}"
     end
 
+    # The contrast ratio of two colours, from 1 to 21 (WCAG 2.2).
+    #   Colour.contrast("#000000", "#ffffff") # => 21.0
     def contrast(one, other)
       light, dark = [luminance(one), luminance(other)].sort.reverse
       (light + 0.05) / (dark + 0.05)
     end
 
+    # Relative luminance, from 0 to 1 (WCAG 2.2).
+    #   Colour.luminance("#ffffff").round(2) # => 1.0
     def luminance(colour)
       red, green, blue = channels(colour).map { |c|
         (c / 255.0 <= 0.04045) ? c / 255.0 / 12.92 : (((c / 255.0) + 0.055) / 1.055)**2.4
@@ -56,10 +62,14 @@ module Norvel
       (0.2126 * red) + (0.7152 * green) + (0.0722 * blue)
     end
 
+    # Red, green and blue, each 0–255.
+    #   Colour.channels("#1f3864") # => [31, 56, 100]
     def channels(colour)
       colour.delete("#").scan(/../).map(&:hex)
     end
 
+    # Hue, saturation and lightness, each 0–1.
+    #   Colour.hsl("#ff0000") # => [0.0, 1.0, 0.5]
     def hsl(colour)
       red, green, blue = channels(colour).map { |c| c / 255.0 }
       low, high = [red, green, blue].minmax
@@ -74,6 +84,8 @@ module Norvel
       [hue * 60, spread / (1 - ((2 * light) - 1).abs), light]
     end
 
+    # The colour of a hue, saturation and lightness.
+    #   Colour.from_hsl(0.0, 1.0, 0.5) # => "#ff0000"
     def from_hsl(hue, saturation, light)
       chroma = (1 - ((2 * light) - 1).abs) * saturation
       between = chroma * (1 - (((hue / 60) % 2) - 1).abs)

@@ -43,6 +43,7 @@ module Norvel
       {share: percent, more:}.compact.freeze
     end
 
+    # Is it a share of what a base says, {share: 80.0}, or {more: 6.0}?
     def self.share?(value)
       value.is_a?(Hash) && value.key?(:share)
     end

@@ -20,11 +20,15 @@ module Norvel
       "#{number(count)} #{(count == 1) ? noun : plural(noun)}"
     end
 
+    # The plural of a noun, also of one with a word that hangs on it.
+    #   Quantity.plural("boundary of parts") # => "boundaries of parts"
     def plural(noun)
       head, link, rest = noun.partition(LINKING)
       "#{several(head)}#{link}#{rest}"
     end
 
+    # The plural of a bare noun.
+    #   Quantity.several("box") # => "boxes"
     def several(noun)
       case noun
       when /[^aeiou]y\z/ then noun.sub(/y\z/, "ies")

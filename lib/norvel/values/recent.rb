@@ -19,6 +19,7 @@ module Norvel
       put(key, yield) if block_given?
     end
 
+    # Keeps a value under a key; the one asked for longest ago goes where there are too many.
     def put(key, value)
       @guard.synchronize do
         @entries.delete(key)
@@ -28,14 +29,17 @@ module Norvel
       value
     end
 
+    # Forgets one.
     def delete(key)
       @guard.synchronize { @entries.delete(key) }
     end
 
+    # Forgets all.
     def clear
       @guard.synchronize { @entries.clear }
     end
 
+    # How many are kept.
     def size
       @guard.synchronize { @entries.size }
     end

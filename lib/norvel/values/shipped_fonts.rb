@@ -14,6 +14,7 @@ module Norvel
 
     module_function
 
+    # {family => {"kind" => …, "files" => …}} of the fonts that ship.
     def families
       DATA["families"]
     end
@@ -34,6 +35,8 @@ module Norvel
       table.find { |known, _| known.casecmp?(name) }&.last
     end
 
+    # The class that a font's name speaks of: "serif", "sans" or "mono".
+    #   ShippedFonts.guess("Courier New") # => "mono"
     def guess(name)
       return "sans" if name.match?(/sans/i)
       DATA["hints"].find { |_, words| words.any? { |word| name.downcase.include?(word) } }&.first || "sans"

@@ -197,7 +197,7 @@ RSpec.describe Norvel::Document do
     let(:part_of_settings) do
       %(<w:settings xmlns:w="#{Demo::Package::W}"><w:zoom w:percent="100"/><w:defaultTabStop w:val="851"/>) +
         '<w:evenAndOddHeaders/><w:compat><w:compatSetting w:name="compatibilityMode" w:uri="u" w:val="15"/>' \
-        '</w:compat>' \
+        "</w:compat>" \
         "</w:settings>"
     end
     let(:document) do
