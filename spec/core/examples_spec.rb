@@ -16,7 +16,7 @@ RSpec.describe "Examples in comments" do
     lines = File.read(path).scan(/^ *(?:module|class) [A-Z]\w*/).map(&:strip)
     name = File.basename(path, ".rb").delete("_")
     last = lines.index { |line| line.split.last.downcase == name } || 0
-    eval("#{lines[0..last].join(";")};#{code};#{"end;" * (last + 1)}", TOPLEVEL_BINDING, path) # rubocop:disable Security/Eval
+    eval("#{lines[0..last].join(";")};#{code};#{"end;" * (last + 1)}", TOPLEVEL_BINDING, __FILE__, __LINE__) # rubocop:disable Security/Eval
   end
 
   it "are many" do

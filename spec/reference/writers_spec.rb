@@ -207,7 +207,7 @@ RSpec.describe "python-docx reading what we write" do
   def ours_of(style, document)
     line, letters = style.paragraph, style.run
     tabs = (line[:tabs] || {}).values.map do |stop|
-      [stop[:pos].to_i / 20.0, stop[:val], {"dot" => "dots"}.fetch(stop[:leader], "spaces")]
+      [stop.place, stop.align, stop.leader || "spaces"]
     end
     {"size_pt" => letters[:size], "bold" => letters[:bold], "italic" => letters[:italic], "font" => letters[:font],
      "small_caps" => letters[:small_caps], "priority" => style.priority, "hidden" => style.hidden || false,

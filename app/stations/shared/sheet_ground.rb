@@ -36,8 +36,7 @@ module SheetGround
     look = block.look
     room = block.lines.map(&:room).max
     box = [x + look[:indent_left], y, room, piece.height]
-    drawn = Norvel::Styles::Properties[:borders].type.drawn(look[:borders])
-    lines = drawn.to_h { |side, (_, width, color)| [side, {width:, color:}] }
+    lines = Norvel::Styles::Properties[:borders].type.drawn(look[:borders])
     ground(look[:shading], *box) + rules(lines, *box)
   end
 
@@ -50,11 +49,11 @@ module SheetGround
   def rules(lines, x, y, width, height)
     SIDES.filter_map { |side|
       line = lines[side] or next
-      next if %w[none nil].include?(line[:style].to_s) || line[:width].to_f.zero?
-      colour = Norvel::Colour.hex(line[:color]) || "currentColor"
+      next if line.none? || line.width.zero?
+      colour = Norvel::Colour.hex(line.color) || "currentColor"
       path = {top: "M#{fine(x)} #{fine(y)}h#{fine(width)}", bottom: "M#{fine(x)} #{fine(y + height)}h#{fine(width)}",
               left: "M#{fine(x)} #{fine(y)}v#{fine(height)}", right: "M#{fine(x + width)} #{fine(y)}v#{fine(height)}"}
-      %(<path fill="none" stroke="#{h colour}" stroke-width="#{line[:width].to_f.round(2)}" d="#{path[side]}"/>)
+      %(<path fill="none" stroke="#{h colour}" stroke-width="#{line.width.round(2)}" d="#{path[side]}"/>)
     }.join
   end
 

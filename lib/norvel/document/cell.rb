@@ -6,7 +6,7 @@ module Norvel
     #   columns, rows   how many of each it spans
     #   continued       does it only continue the cell above?
     #   width           {rule:, value:} as of a table; margins: {top:, left:, bottom:, right:} of those it sets
-    #   borders         {top: {style:, width:, color:}, …}; shading: a colour or nil
+    #   borders         {top: Styles::BorderLine, …}; shading: a colour or nil
     #   vertical_align  "top", "center" or "bottom"
     Cell = Value.define(:id, :columns, :rows, :continued, :width, :margins, :borders, :shading, :vertical_align,
       :blocks,

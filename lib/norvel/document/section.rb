@@ -16,8 +16,7 @@ module Norvel
     #                     it says
     #   vertical_align    "top", "center", "justify" or "bottom" of the sheet
     #   line_grid         {type:, pitch:, characters:} that lines stand on, or nil
-    #   page_borders      {top: {style:, width:, color:, space:}, …}; line_numbers: {every:, start:, distance:,
-    #                     restart:} or nil
+    #   page_borders      {top: Styles::BorderLine, …}; line_numbers: {every:, start:, distance:, restart:} or nil
     #   source            ordinal in the file
     Section = Value.define(:starts, *SetUp::FIELDS, :gutter, :mirrored, :number_format, :number_start, :title_page,
       :source, :column_gap, :column_widths, :column_rule, :heads, :notes, :vertical_align, :line_grid, :page_borders,

@@ -121,7 +121,7 @@ module Norvel
 
       def leader(_item, x)
         stops = TextSetting::TABS.seen(@block.look[:tabs])
-        stops.find { |points, _, _| points > x + 0.05 }&.last
+        stops.find { |stop| stop.place > x + 0.05 }&.leader
       end
 
       def close(spans)

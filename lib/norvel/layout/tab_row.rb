@@ -7,10 +7,10 @@ module Norvel
     class TabRow
       MOST_BEYOND = 2000.0 # points that a stop may stand beyond the line
 
-      # stops: [[points, alignment, leader], …] from left to right; hanging: the indent of lines after the first,
+      # stops: [Styles::TabStop, …] from left to right; hanging: the indent of lines after the first,
       # where the first begins to the left of it, else nil
       def initialize(stops, hanging, default)
-        @stops = stops.reject { |_, alignment, _| alignment == "bar" }
+        @stops = stops.reject { |stop| stop.align == "bar" }
         @hanging = hanging
         @default = (default > 1) ? default : 36.0
       end
@@ -18,7 +18,8 @@ module Norvel
       # The width of a tab that begins at +from+; the block gives the width of what follows it, and of its part before
       # a decimal sign. Nil where the next stop is not on this line.
       def width(from, right_edge)
-        place, alignment, = stop(from)
+        stop = stop(from)
+        place, alignment = stop.place, stop.align
         return if place > right_edge + 0.5 && !set?(place)
         return [place - from, 0.0].max if alignment == "left"
         whole, before = yield
@@ -27,18 +28,22 @@ module Norvel
         [place - back - from, 0.0].max
       end
 
-      # The stop that a tab at a place goes to: [points, alignment, leader].
+      # The Styles::TabStop that a tab at a place goes to.
       def stop(from)
-        set = @stops.find { |points, _, _| points > from + 0.05 }
-        return [@hanging, "left", nil] if @hanging && @hanging > from + 0.05 && (set.nil? || set[0] > @hanging)
-        set || [(((from + 0.05) / @default).floor + 1) * @default, "left", nil]
+        set = @stops.find { |stop| stop.place > from + 0.05 }
+        return plain(@hanging) if @hanging && @hanging > from + 0.05 && (set.nil? || set.place > @hanging)
+        set || plain((((from + 0.05) / @default).floor + 1) * @default)
       end
 
       private
 
+      def plain(place)
+        Styles::TabStop.new(place:)
+      end
+
       # Stops that someone set beyond the line's end hold too.
       def set?(place)
-        place < MOST_BEYOND && @stops.any? { |points, alignment, _| points == place && alignment != "left" }
+        place < MOST_BEYOND && @stops.any? { |stop| stop.place == place && stop.align != "left" }
       end
     end
   end

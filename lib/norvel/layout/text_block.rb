@@ -121,7 +121,7 @@ module Norvel
       private
 
       def pad(line)
-        line ? (line[:sz].to_i / 8.0) + line[:space].to_i : 0.0
+        line ? line.width + line.space : 0.0
       end
 
       def fitting(part, room, foot)

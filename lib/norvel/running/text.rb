@@ -52,7 +52,7 @@ module Norvel
         look = @document.look(paragraph)
         return Line.new(Line::SIDES[look[:align]] => parts.first.strip) if parts.size == 1
         return unless Line::SIDES[look[:align]] == :left
-        stops = Styles::Properties[:tabs].type.seen(look[:tabs]).map { |_, way, _| Line::STOPS[way] }
+        stops = Styles::Properties[:tabs].type.seen(look[:tabs]).map { |stop| Line::STOPS[stop.align] }
         sides = [:left, *stops.first(parts.size - 1)]
         return if sides.size < parts.size || sides.any?(&:nil?) || sides.uniq != sides
         Line.new(**sides.zip(parts.map(&:strip)).to_h)

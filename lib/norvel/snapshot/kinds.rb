@@ -15,12 +15,48 @@ module Norvel
       }.freeze
       NAMES = ALL.invert.freeze
       # {a document's field => its key}, where they differ
+      DOCX = Formats::Docx::Codecs
       KEYS = {styles: :sheet}.freeze
 
       module_function
 
       def name(value)
         NAMES.fetch(value.class)
+      end
+
+      # The values of a property set; lines and tab stops stand as their attributes (ISO/IEC 29500-1 17.3.1.24, .37).
+      def properties(values)
+        values.to_h do |slot, value|
+          case slot
+          when :borders then [slot, value&.transform_values { |line| DOCX::Borders.attributes(line) }]
+          when :tabs then [slot, value&.values&.to_h { |stop| [(found = DOCX::Tabs.attributes(stop))[:pos], found] }]
+          else [slot, value]
+          end
+        end
+      end
+
+      def properties_of(data)
+        data.to_h do |slot, value|
+          case slot
+          when :borders then [slot, value&.transform_values { |line| DOCX::Borders.line(line) }]
+          when :tabs
+            stops = value&.map { |place, stop| DOCX::Tabs.stop({pos: place.to_s, **stop}) }
+            [slot, stops&.to_h { |stop| [stop.place, stop] }]
+          else [slot, value]
+          end
+        end
+      end
+
+      # Lines of cells and pages.
+      def line(value)
+        {style: value.kind, width: value.width, color: Colour.hex(value.color), space: value.space}
+      end
+
+      LINE = %i[style width color].freeze
+
+      def line_of(data)
+        Styles::BorderLine.new(kind: data[:style], width: data[:width], color: data[:color] || "auto",
+          space: data[:space].to_f)
       end
 
       def field_key(field)

@@ -84,6 +84,7 @@ module Norvel
         when Styles::PropertySet then {"~": "set", number: set(value)}
         when Array then value.map { |item| plain(item) }
         when Hash then value.transform_values { |item| plain(item) }
+        when Styles::BorderLine then Kinds.line(value)
         when Document::Field then Kinds.field(value)
         when Struct then {"~": Kinds.name(value), **value.to_h.compact.transform_values { |item| plain(item) }}
         else value
@@ -91,7 +92,7 @@ module Norvel
       end
 
       def set(set)
-        @numbers[set] ||= (@sets << set.values).size - 1
+        @numbers[set] ||= (@sets << Kinds.properties(set.values)).size - 1
       end
     end
   end

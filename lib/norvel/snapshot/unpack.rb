@@ -6,7 +6,7 @@ module Norvel
     class Unpack
       def initialize(original, sets)
         @original = original
-        @sets = sets.map { |values| Styles::PropertySet.of(values) }
+        @sets = sets.map { |values| Styles::PropertySet.of(Kinds.properties_of(values)) }
         @cells = {}
       end
 
@@ -110,6 +110,7 @@ module Norvel
         when Array then data.map { |item| value(item) }.freeze
         when Hash
           return @sets[data[:number]] if data[:~] == "set"
+          return Kinds.line_of(data) if Kinds::LINE.all? { |name| data.key?(name) }
           members = data.except(:~).transform_values { |item| value(item) }
           data.key?(:~) ? Kinds.make(data[:~], members) : members.freeze
         else data

@@ -73,7 +73,7 @@ RSpec.describe Norvel::Document do
         .to eq [20.0, "exact", true, false, 1]
       top = row.cells[0]
       expect([top.columns, top.width[:value], top.margins, top.shading, top.vertical_align,
-        top.borders[:top].slice(:width, :color)]).to eq(
+        top.borders[:top].to_h.slice(:width, :color)]).to eq(
         [2, 150.0, {left: 5.0}, "#eeeeee", "center", {width: 1.0, color: "#ff0000"}]
       )
       expect(table.rows.drop(1).map { |other| [other.cells[0].rows, other.cells[0].continued] })
@@ -188,7 +188,7 @@ RSpec.describe Norvel::Document do
         columns: 2, column_widths: [[200.0, 20.0], [250.0, 0.0]], column_rule: true, vertical_align: "justify",
         line_grid: {type: "lines", pitch: 18.0, characters: nil}
       )
-      expect([section.notes, section.page_borders[:top].slice(:width, :space), section.line_numbers[:every]])
+      expect([section.notes, section.page_borders[:top].to_h.slice(:width, :space), section.line_numbers[:every]])
         .to eq [{footnote: {format: "lower_roman", restart: "eachPage"}}, {width: 0.5, space: 24.0}, 5]
     end
   end

@@ -164,7 +164,8 @@ RSpec.describe "An OpenDocument text" do
       stops = '<style:tab-stops><style:tab-stop style:position="2cm" style:type="right" style:leader-style="dotted" ' \
         'style:leader-text="."/></style:tab-stops>'
       document = read(p("words", "P1"), automatic: style("P1", lines: 'fo:margin-left="1cm"', inside: stops))
-      expect(Norvel::Styles::Types::TabStops.new.seen(look(document)[:tabs])).to eq [[85.05, "right", "dots"]]
+      expect(Norvel::Styles::Types::TabStops.new.seen(look(document)[:tabs]))
+        .to eq [Norvel::Styles::TabStop.new(place: 85.05, align: "right", leader: "dots")]
     end
 
     it "passes over what is no value" do

@@ -19,11 +19,14 @@ RSpec.describe Norvel::Styles::Types::Borders do
   end
 
   # ISO/IEC 29500-1 17.18.2: eighths of a point.
-  it("counts widths in eighths of a point") { expect(type.typed("below 1 pt")[:bottom][:sz]).to eq "8" }
+  it "counts widths in eighths of a point, in points" do
+    expect(type.typed("below 1.1 pt")[:bottom].width).to eq 1.125
+    expect(Norvel::Formats::Docx::Codecs::Borders.attributes(type.typed("below 1 pt")[:bottom])[:sz]).to eq "8"
+  end
 
   it "switches inherited lines off, and sets only what differs" do
     below = type.typed("box 0.5 pt")
-    expect(type.over(below, type.typed("below 0.5 pt")).transform_values { |line| line[:val] })
+    expect(type.over(below, type.typed("below 0.5 pt")).transform_values(&:kind))
       .to eq(top: "none", left: "none", right: "none")
   end
 
@@ -54,7 +57,7 @@ RSpec.describe Norvel::Styles::Types::TabStops do
 
   # 17.3.1.38: a stop of the style below is cleared at its place.
   it "clears inherited stops place by place" do
-    expect(type.over(type.typed("2 cm, 4 cm"), type.typed("4 cm, 6 cm")).values.map { |stop| stop[:val] })
+    expect(type.over(type.typed("2 cm, 4 cm"), type.typed("4 cm, 6 cm")).values.map(&:align))
       .to eq %w[left clear]
   end
 end

@@ -53,7 +53,7 @@ module Norvel
         tabs = lead.count("\t")
         return (lead.size * SPACE * document.letter_look(paragraph)[:size]).round.to_f if tabs.zero?
         left = document.look(paragraph)[:indent_left]
-        stops = Styles::Properties[:tabs].type.seen(document.look(paragraph)[:tabs]).map(&:first)
+        stops = Styles::Properties[:tabs].type.seen(document.look(paragraph)[:tabs]).map(&:place)
         first = stops.select { |stop| stop > left }.min
         (tabs == 1 && first) ? first - left : document.settings.default_tab_stop * tabs
       end

@@ -233,9 +233,8 @@ module Norvel
         Document::Cell.new(id:, columns: cell.columns, rows: cell.rows, borders: LINES)
       end
 
-      LINES = %i[top left bottom right].to_h { |side|
-        [side, {style: "single", width: 0.5, color: nil, space: 0.0}.freeze]
-      }.freeze
+      LINES = %i[top left bottom right].to_h { |side| [side, Styles::BorderLine.new(kind: "single", width: 0.5)] }
+        .freeze
 
       # Headings of columns stand out.
       def strong(block)

@@ -29,8 +29,8 @@ module Norvel
           contextual_spacing: C::Flag.new("contextualSpacing"), keep_with_next: C::Flag.new("keepNext"),
           keep_together: C::Flag.new("keepLines"), widow_control: C::Flag.new("widowControl"),
           page_break_before: C::Flag.new("pageBreakBefore"), shading: C::Shading.new("shd"),
-          borders: C::Children.new("pBdr"),
-          tabs: C::Children.new("tabs", key: "pos"), outline_level: C::OutlineLevel.new("outlineLvl"),
+          borders: C::Borders.new("pBdr"),
+          tabs: C::Tabs.new("tabs"), outline_level: C::OutlineLevel.new("outlineLvl"),
           list_id: C::ListPart.new("numId"),
           list_level: C::ListPart.new("ilvl"), right_to_left: C::Flag.new("bidi")
         }.freeze

@@ -99,18 +99,14 @@ module Norvel
            distance: measure(found, "distance", part), restart: part.attr(found, "restart") || "newPage"}.freeze
         end
 
-        # {top: {style:, width:, color:, space:}, …} of an element that holds one child for each side; widths in points.
+        # {top: Styles::BorderLine, …} of an element that holds one child for each side, without those that are none.
         def borders(node, part)
           return {}.freeze unless node
           node.element_children.filter_map do |side|
-            style = part.attr(side, "val")
-            next if style.nil? || %w[nil none].include?(style)
-            colour = part.attr(side, "color")
-            [BORDER_SIDES.fetch(side.name, side.name.to_sym), {
-              style:, width: part.attr(side, "sz").to_f / 8,
-              color: (Colour.hex("##{colour}") if colour && colour != "auto"),
-              space: part.attr(side, "space").to_f
-            }.freeze]
+            kind = part.attr(side, "val") or next
+            line = Styles::BorderLine.new(kind:, width: part.attr(side, "sz").to_f / 8,
+              space: part.attr(side, "space").to_f, color: Colour.hex(part.attr(side, "color")) || "auto")
+            [BORDER_SIDES.fetch(side.name, side.name.to_sym), line] unless line.none?
           end.to_h.freeze
         end
 

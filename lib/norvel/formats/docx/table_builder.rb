@@ -94,8 +94,8 @@ module Norvel
           holder = properties.add_child(@part.create("tcBorders"))
           %i[top left bottom right].each do |side|
             line = borders[side] or next
-            colour = line[:color] ? line[:color].delete("#").upcase : "auto"
-            set(holder, side.to_s, "val" => "single", "sz" => (line[:width] * 8).round, "space" => "0",
+            colour = (line.color == "auto") ? "auto" : line.color.delete("#").upcase
+            set(holder, side.to_s, "val" => "single", "sz" => (line.width * 8).round, "space" => "0",
               "color" => colour)
           end
         end

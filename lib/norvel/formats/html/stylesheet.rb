@@ -27,9 +27,10 @@ module Norvel
 
         # {"border-top" => "0.5px solid #1f3864", …} of the sides that are drawn.
         def self.borders(value)
-          Styles::Types::Borders.new.drawn(value).to_h do |side, (kind, width, colour)|
-            drawn = LINES.fetch(kind, "solid")
-            ["border-#{side}", "#{[width, (drawn == "double") ? 2 : 0.5].max}px #{drawn} #{colour || "currentColor"}"]
+          Styles::Types::Borders.new.drawn(value).to_h do |side, line|
+            drawn = LINES.fetch(line.kind, "solid")
+            width = [line.width, (drawn == "double") ? 2 : 0.5].max
+            ["border-#{side}", "#{width}px #{drawn} #{Colour.hex(line.color) || "currentColor"}"]
           end
         end
 

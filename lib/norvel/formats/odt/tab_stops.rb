@@ -3,13 +3,13 @@
 module Norvel
   module Formats
     module Odt
-      # style:tab-stops to the words of Styles::Types::TabStops and back: there positions count from the margin, in
-      # twips (ISO/IEC 26300-1 17.8). A set of them replaces the one below whole.
+      # style:tab-stops to Styles::TabStop and back, whose places count from the margin (ISO/IEC 26300-1 17.8). A set of
+      # them replaces the one below whole.
       module TabStops
-        LEADERS = {"dotted" => "dot", "dash" => "hyphen", "solid" => "underscore", "long-dash" => "hyphen",
-                   "dot-dash" => "hyphen"}.freeze
-        LEADER_TEXTS = {"." => "dot", "-" => "hyphen", "_" => "underscore", "·" => "middleDot"}.freeze
-        TYPES = {"left" => "left", "center" => "center", "right" => "right", "char" => "decimal"}.freeze
+        LEADERS = {"dotted" => "dots", "dash" => "dashes", "solid" => "a line", "long-dash" => "dashes",
+                   "dot-dash" => "dashes"}.freeze
+        LEADER_TEXTS = {"." => "dots", "-" => "dashes", "_" => "a line", "·" => "middle dots"}.freeze
+        TYPES = {"left" => "left", "center" => "centred", "right" => "right", "char" => "decimal"}.freeze
 
         module_function
 
@@ -17,10 +17,10 @@ module Norvel
         def read(stops, part, indent)
           part.children(stops, "style:tab-stop").filter_map do |stop|
             points = Length.from_file(part.attr(stop, "style:position").to_s, "pt") or next
-            place = Length.whole(points + indent, "twip").to_s
+            place = Styles::Types::TabStops.place(points + indent)
             leader = leader(part.attr(stop, "style:leader-style"), part.attr(stop, "style:leader-text"))
-            [place.to_sym, {val: TYPES.fetch(part.attr(stop, "style:type") || "left", "left"), pos: place, leader:}
-              .compact]
+            align = TYPES.fetch(part.attr(stop, "style:type") || "left", "left")
+            [place, Styles::TabStop.new(place:, align:, leader:)]
           end.to_h
         end
 
@@ -40,13 +40,12 @@ module Norvel
         end
 
         def attributes(stop, indent)
-          points = (Length.from_file(stop[:pos].to_s, "twip") || 0.0) - indent
-          type = TYPES.key(Styles::Types::TabStops::ALIGNMENTS[stop[:val]].to_s.sub("centred", "center")) || "left"
+          type = TYPES.key(stop.align) || "left"
           {
-            "style:position" => Codecs::Measure.text(points), "style:type" => (type unless type == "left"),
+            "style:position" => Codecs::Measure.text(stop.place - indent), "style:type" => (type unless type == "left"),
             "style:char" => ("." if type == "char"),
-            "style:leader-style" => stop[:leader] && (LEADERS.key(stop[:leader]) || "dotted"),
-            "style:leader-text" => LEADER_TEXTS.key(stop[:leader])
+            "style:leader-style" => stop.leader && (LEADERS.key(stop.leader) || "dotted"),
+            "style:leader-text" => LEADER_TEXTS.key(stop.leader)
           }
         end
       end

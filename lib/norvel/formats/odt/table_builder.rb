@@ -92,7 +92,7 @@ module Norvel
 
         def cell_style(cell)
           borders = cell.borders.to_h do |side, line|
-            ["fo:border-#{side}", "#{measure(line[:width])} solid #{line[:color] || "#000000"}"]
+            ["fo:border-#{side}", "#{measure(line.width)} solid #{Colour.hex(line.color) || "#000000"}"]
           end
           @automatic.other("table-cell", {"fo:background-color" => cell.shading,
                                           "style:vertical-align" => VERTICAL[cell.vertical_align]}

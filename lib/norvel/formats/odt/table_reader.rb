@@ -111,7 +111,8 @@ module Norvel
             text = attributes["fo:border-#{side}"] || attributes["fo:border"] or next
             next if text.include?("none")
             width = text.split.filter_map { |word| Length.from_file(word, "pt") }.first || 0.75
-            [side.to_sym, {style: "single", width:, color: Norvel::Colour.hex(text[/#\h{6}/].to_s), space: 0.0}.freeze]
+            color = Norvel::Colour.hex(text[/#\h{6}/].to_s) || "auto"
+            [side.to_sym, Styles::BorderLine.new(kind: "single", width:, color:)]
           end.to_h.freeze
         end
 

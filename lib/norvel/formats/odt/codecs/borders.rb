@@ -4,15 +4,13 @@ module Norvel
   module Formats
     module Odt
       module Codecs
-        # Lines around a paragraph, side by side (20.176 fo:border, 20.209 fo:padding), in the words of
-        # Styles::Types::Borders: eighths of a point, points to the text.
+        # Lines around a paragraph, side by side (20.176 fo:border, 20.209 fo:padding).
         class Borders < Attribute
           SIDES = %w[top bottom left right].freeze
           KINDS = {"solid" => "single", "double" => "double", "dotted" => "dotted", "dashed" => "dashed",
                    "groove" => "single", "ridge" => "single", "inset" => "single", "outset" => "single"}.freeze
           WIDTHS = {"thin" => 0.75, "medium" => 1.5, "thick" => 2.25}.freeze # points: common practice
           LINE_WIDTHS = ["style:border-line-width", *SIDES.map { |side| "style:border-line-width-#{side}" }].freeze
-          OFF = {val: "none", sz: "0", space: "0", color: "auto"}.freeze
 
           def initialize
             super("fo:border", beside: [*SIDES.map { |side| "fo:border-#{side}" }, "fo:padding",
@@ -37,22 +35,19 @@ module Norvel
 
           def line(text, padding)
             words = text.split
-            return OFF if words.include?("none") || words.include?("hidden")
+            return Styles::BorderLine.none if words.include?("none") || words.include?("hidden")
             width = words.filter_map { |word| WIDTHS[word] || Length.from_file(word, "pt") }.first || 0.75
             colour = words.filter_map { |word| Norvel::Colour.hex(word) if word.start_with?("#") }.first
             space = (padding && Length.from_file(padding, "pt")) || 0.0
-            {val: KINDS.fetch(words.find { |word| KINDS.key?(word) }, "single"), sz: (width * 8).round.to_s,
-             space: Length.plain(space.round(2)), color: colour ? colour.delete("#").upcase : "auto"}
+            Styles::BorderLine.new(kind: KINDS.fetch(words.find { |word| KINDS.key?(word) }, "single"),
+              width: (width * 8).round / 8.0, space: space.round(2), color: colour || "auto")
           end
 
           def written(side, line)
-            if Styles::Types::Borders::GONE.include?(line[:val])
-              return {"fo:border-#{side}" => "none", "fo:padding-#{side}" => nil}
-            end
-            colour = Norvel::Colour.hex(line[:color]) || "#000000"
-            width = Measure.text(line[:sz].to_i / 8.0)
-            {"fo:border-#{side}" => "#{width} #{KINDS.key(line[:val]) || "solid"} #{colour}",
-             "fo:padding-#{side}" => Measure.text(line[:space].to_f)}
+            return {"fo:border-#{side}" => "none", "fo:padding-#{side}" => nil} if line.none?
+            colour = Norvel::Colour.hex(line.color) || "#000000"
+            {"fo:border-#{side}" => "#{Measure.text(line.width)} #{KINDS.key(line.kind) || "solid"} #{colour}",
+             "fo:padding-#{side}" => Measure.text(line.space)}
           end
         end
       end
