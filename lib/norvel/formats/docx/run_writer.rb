@@ -88,9 +88,9 @@ module Norvel
         end
 
         def sign(child)
-          return TextReader::PIECES[child.name] if TextReader::PIECES.key?(child.name)
-          return TextReader::BREAKS.fetch(@part.attr(child, "type"), "\n") if child.name == "br"
-          TextReader::OBJECTS.fetch(child.name, TextReader::SIGN)
+          return RunReader::PIECES[child.name] if RunReader::PIECES.key?(child.name)
+          return RunReader::BREAKS.fetch(@part.attr(child, "type"), "\n") if child.name == "br"
+          RunReader::OBJECTS.fetch(child.name, RunReader::SIGN)
         end
 
         def fill(element, units)
@@ -110,7 +110,7 @@ module Norvel
 
         def made(char)
           element = @part.create(PIECE_NAMES.fetch(char))
-          (type = TextReader::BREAKS.key(char)) && @part.set(element, "type", type)
+          (type = RunReader::BREAKS.key(char)) && @part.set(element, "type", type)
           element
         end
 
