@@ -79,6 +79,7 @@ $("#find")?.addEventListener("submit", async (event) => {
   at = -1;
   for (const part of ["#hit-steps", "#hit-words"]) $(part).hidden = !hits.length;
   $("#hit-q").value = text;
+  $("#replace-hits").search = new URLSearchParams({ q: text });
   $("#set-hits").textContent = `Set ${hits.length} in it`;
   select(found.ids);
   if (hits.length) step(1);

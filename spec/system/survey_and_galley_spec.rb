@@ -161,4 +161,27 @@ RSpec.describe "survey and galley", type: :feature do
   ensure
     page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
   end
+
+  it "finds words, puts others at the ticked places, and takes that back as one" do
+    visit "#{at}/galley"
+    fill_in "q", with: "mill"
+    find("#q").send_keys(:enter)
+    expect(page).to have_css("#hit-place", text: "1 of 267")
+    find("#hit-words summary").click
+    click_on "Find and replace …"
+    expect(page).to have_field("Find", with: "mill")
+    check "whole words"
+    fill_in "Put instead", with: "works"
+    click_on "Show the places"
+    expect(page).to have_text("52 places")
+    expect(page).to have_css(".hitlist tbody tr:first-child del", text: "mill")
+    expect(page).to have_css(".hitlist tbody tr:first-child ins", text: "works")
+    uncheck "Place 1"
+    click_on "Replace the ticked places"
+    said("Replace “mill” by “works” at 51 places")
+    expect(page).to have_css(".hitlist tbody tr", count: 1)
+    expect(page).to have_text("you changed the words of 48 paragraphs")
+    keys("u")
+    expect(page).to have_text("24,905 words, unchanged since you brought the file in")
+  end
 end

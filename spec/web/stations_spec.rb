@@ -39,7 +39,7 @@ RSpec.describe "stations as plain pages" do
     pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=consistency",
       "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates",
       "templates?template=ship:short-notice",
-      "galley", "galley?at=5", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
+      "galley", "galley?at=5", "words", "words?q=harbour&with=port", "words?look=italic", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
       "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
     pages.each do |path|
       get "#{at}/#{path}"
@@ -390,6 +390,33 @@ RSpec.describe "stations as plain pages" do
         end
       end
       expect(faults).to eq []
+    end
+  end
+
+  describe "finding and replacing" do
+    it "puts other words at the ticked places alone, and says what it can't" do
+      get "#{at}/words", q: "harbour", with: "port", words: "1"
+      places = last_response.body.scan('name="hit[]"').size
+      expect(places).to be > 3
+      form("words", q: "harbour", with: "port", words: "1", hit: %w[1 2 999999 x])
+      expect_done("Replace “harbour” by “port” at 2 places")
+      get "#{at}/words", q: "harbour", with: "port", words: "1"
+      expect(last_response.body.scan('name="hit[]"').size).to eq places - 2
+      form("words", q: "harbour", with: "port")
+      expect_refused("Tick a place first")
+      get "#{at}/words", q: "/(/"
+      expect_refused("can’t be read|can&#39;t be read")
+    end
+
+    it "puts words that are set apart in a character style" do
+      get "#{at}/words", look: "bold"
+      number = last_response.body.scan('name="hit[]"').size
+      form("edits/hits", look: "bold", ticked: "1", hit: (0...number).map(&:to_s), new_character: "Ship",
+        new_look: "bold", back: "#{at}/words?look=bold")
+      expect_done("#{number} places in Ship")
+      style = document.styles.named("Ship", "character")
+      runs = document.working.flat_map(&:runs).select { |run| run.style_id == style.id }
+      expect(runs.map { |run| run.direct[:bold] }.uniq).to eq [nil]
     end
   end
 end

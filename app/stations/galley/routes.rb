@@ -52,8 +52,8 @@ class GalleyStation < Station
   # Paragraphs that hold a text, or match a pattern between slashes.
   get("/manuscripts/:id/galley/find") do
     content_type :json
-    found = hits(params[:q].to_s)
-    {ids: found.map(&:first).uniq, places: found.map(&:first)}.to_json
+    places = hits.map(&:paragraph)
+    {ids: places.uniq, places:}.to_json
   end
 
   post("/manuscripts/:id/letters") do

@@ -28,14 +28,23 @@ class WordsStation < Station
     perform in_character_style([[one_id, range]], "“#{cut(params[:words].to_s, 40)}”")
   end
 
-  # Every hit of a search in a character style.
+  # Every hit of a search in a character style, or those that were ticked.
   post("/manuscripts/:id/edits/hits") do
-    found = hits(params[:q].to_s)
-    raise Norvel::Refused, "Nothing in the text is “#{cut(params[:q].to_s, 60)}”." if found.empty?
-    places = found.map do |id, words, nth|
-      [id, Norvel::Edits::StyleWords.range(document.paragraph(id), words, nth)]
-    end
+    raise Norvel::Refused, "Nothing in the text is “#{cut(params[:q].to_s, 60)}”." if hits.empty?
+    places = (params[:ticked] ? ticked_hits : hits).map { |hit| [hit.paragraph, hit.places.first..hit.places.last] }
+    raise Norvel::Refused, "Tick a place first." if places.empty?
     perform in_character_style(places, counted(places.size, "place"))
+  end
+
+  # What is found, place by place, with what it would become.
+  get("/manuscripts/:id/words") { station :found }
+
+  # The ticked places get other words, as one change.
+  post("/manuscripts/:id/words") do
+    places = ticked_hits.reject(&:fixed).map { |hit| [hit.paragraph, hit.places, search.instead(hit, instead)] }
+    edit = Norvel::Edits::ReplaceWords.new(places, sought: params[:q].to_s, with: instead)
+    said = manuscript.perform(edit, version: params[:version]).title
+    go_after said, path_to("words", **asked)
   end
 
   get("/manuscripts/:id/paste") do
@@ -76,6 +85,10 @@ class WordsStation < Station
     return params[:body] if document.styles[params[:body].to_s]&.paragraph?
     before = document.include?(@after) && document.paragraph(@after)
     document.style_of(before)&.id if before && Norvel::Survey.role(document, before) == "body"
+  end
+
+  def ticked_hits
+    Array(params[:hit]).grep(/\A\d{1,6}\z/).filter_map { |number| hits[number.to_i] }
   end
 
   # places: [[id, range], …]; in the style that was chosen, or in a new one
