@@ -31,8 +31,8 @@ RSpec.describe "Examples in comments" do
 
   found.each do |path, number, code, expected|
     it "is true at #{path[%r{norvel/.*}]}:#{number}" do
-      found = result(code, path)
-      expect(found).to eq value(expected)
+      actual = result(code, path)
+      expect(actual).to eq value(expected)
     end
   end
 end
