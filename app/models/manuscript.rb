@@ -98,6 +98,15 @@ class Manuscript < ActiveRecord::Base
     end
   end
 
+  STATES = Norvel::Recent.new(4) # that were looked at last
+
+  # The document as it was before a change of the ledger, by the change's id. Raises Stale where that is not there.
+  def document_before(entry)
+    entries = ledger_entries.where(id: entry..).reverse_order.to_a
+    raise Stale unless entries.last&.id == entry
+    STATES.fetch([id, lock_version, entry]) { without(entries) }
+  end
+
   # Holds the document against another guide or template from now on, or against nothing. Raises Stale.
   def judge_by(guide, version:, template: nil)
     turn(version) do

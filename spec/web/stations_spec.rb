@@ -39,7 +39,8 @@ RSpec.describe "stations as plain pages" do
     pages = ["survey", "survey?view=outline", "survey?view=lines", "survey?view=aloud", "survey?view=consistency",
       "survey?view=none", "roles", "styles", "styles?style=Heading1&all=1", "templates",
       "templates?template=ship:short-notice",
-      "galley", "galley?at=5", "words", "words?q=harbour&with=port", "words?look=italic", "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
+      "galley", "galley?at=5", "words", "words?q=harbour&with=port", "words?look=italic",
+      "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
       "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
     pages.each do |path|
       get "#{at}/#{path}"
@@ -417,6 +418,31 @@ RSpec.describe "stations as plain pages" do
       style = document.styles.named("Ship", "character")
       runs = document.working.flat_map(&:runs).select { |run| run.style_id == style.id }
       expect(runs.map { |run| run.direct[:bold] }.uniq).to eq [nil]
+    end
+  end
+
+  describe "beside what it was" do
+    it "compares with the state before any change of the ledger: words, looks, what came and went" do
+      first = document.paragraphs.find { |one| one.word_count > 8 }
+      form("edits/retype", ids: first.id.to_s, text: first.text.sub(/\w+/, "Never"))
+      other = document.paragraphs.reverse.find { |one| one.word_count > 8 }
+      form("edits/style", ids: other.id.to_s, style: "Heading1")
+      entries = manuscript.reload.ledger_entries.to_a
+      shown = entries.map do |entry|
+        get "#{at}/beside", before: entry.id, only: "1"
+        body = last_response.body
+        [body.scan(/· (other words|looks otherwise)/).flatten, body.include?("<ins>Never</ins>")]
+      end
+      expect(shown).to eq [[["other words", "looks otherwise"], true], [["looks otherwise"], false]]
+      get "#{at}/beside.css", before: entries.first.id, only: "1"
+      expect([last_response.status, last_response.body.empty?]).to eq [200, false]
+    end
+
+    it "says so where nothing differs, and where a change is not there any more" do
+      get "#{at}/beside", only: "1"
+      expect(last_response.body).to include("nothing differs")
+      get "#{at}/beside", before: "99999999"
+      expect(last_response.body).to include("As it came")
     end
   end
 end

@@ -66,16 +66,17 @@ class WordsStation < Station
     redirect to(path_to("galley", at: @after)), 303
   end
 
+  # The text beside what it was: as it came, or before a change of the ledger.
   get("/manuscripts/:id/beside") do
-    @pairs = pairs
+    @pairs = differing(pairs)
     @page = whole(:page).clamp(0, [(@pairs.size - 1) / WordsView::PAIRS, 0].max)
     station :beside
   end
 
   get("/manuscripts/:id/beside.css") do
     content_type "text/css"
-    shown = pairs.slice(whole(:page).clamp(0, 10_000) * WordsView::PAIRS, WordsView::PAIRS).to_a
-    look_rules(shown.filter_map(&:first), manuscript.first_document) + "\n" + look_rules(shown.filter_map(&:last))
+    shown = differing(pairs).slice(whole(:page).clamp(0, 10_000) * WordsView::PAIRS, WordsView::PAIRS).to_a
+    look_rules(shown.filter_map(&:first), beside) + "\n" + look_rules(shown.filter_map(&:last))
   end
 
   private
@@ -105,9 +106,9 @@ class WordsStation < Station
     NEW_VALUES.fetch(params[:new_look].to_s, {})
   end
 
-  # The paragraphs as they came and as they are, in step: [original, copy], either nil.
+  # The paragraphs as they were and as they are, in step: [before, now], either nil.
   def pairs
-    first, now = manuscript.first_document.paragraphs, document.paragraphs
+    first, now = beside.paragraphs, document.paragraphs
     Diff::LCS.sdiff(first.map(&:id), now.map(&:id)).flat_map do |pair|
       original = first[pair.old_position] unless pair.adding?
       copy = now[pair.new_position] unless pair.deleting?

@@ -4,11 +4,11 @@ require "timeout"
 
 module Norvel
   module Survey
-    # Places of a text that is looked for, or of a pattern between slashes, wherever a person works: the text, its notes,
-    # heads and feet.
+    # Places of a text that is looked for, or of a pattern between slashes, wherever a person works: the text, its
+    # notes, heads and feet.
     class Search
-      # A place. paragraph: its id; places: of its letters in the paragraph's raw text; words, before, after: the letters
-      # and what stands around them; fixed: why the words can't be others here, nil where they can.
+      # A place. paragraph: its id; places: of its letters in the paragraph's raw text; words, before, after: the
+      # letters and what stands around them; fixed: why the words can't be others here, nil where they can.
       Hit = Value.define(:paragraph, :places, :words, :before, :after, :fixed)
 
       PATTERN = %r{\A/(.+)/\z}m
@@ -20,9 +20,9 @@ module Norvel
                "small capitals" => [:small_caps, true], "capitals" => [:caps, true],
                "struck through" => [:strike, true]}.freeze
 
-      # sought: a text, or a pattern between slashes; may be empty where a look is asked for
-      # exact: are capitals another letter? words: do words have to be whole? style: the name of a style of paragraphs or
-      # of words, or nil; look: of LOOKS, or nil. Raises Refused.
+      # sought: a text, or a pattern between slashes; may be empty where a look is asked for exact: are capitals another
+      # letter? words: do words have to be whole? style: the name of a style of paragraphs or of words, or nil; look: of
+      # LOOKS, or nil. Raises Refused.
       def initialize(sought, exact: false, words: false, style: nil, look: nil)
         @style = style
         @look = LOOKS[look]
@@ -64,7 +64,8 @@ module Norvel
         found.filter_map do |range|
           own = places[range]
           standing = runs(paragraph, own)
-          next if own.empty? || (styled && !in_style?(standing, document)) || !looks_so?(standing, paragraph, document)
+          next if own.empty? || (styled && !in_style?(standing, document))
+          next unless looks_so?(standing, paragraph, document)
           Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed: fixed(paragraph, own),
             before: before(text, range.begin), after: after(text, range.end))
         end
