@@ -82,11 +82,15 @@ module Norvel
 
       # Of the words; of whole stretches that look as asked where no words are.
       def ranges(text, paragraph, document)
-        return text.to_enum(:scan, @test).map { (match = Regexp.last_match).begin(0)...match.end(0) }.reject(&:none?) if @test
+        return matches(text) if @test
         wanted = letters_looking_so(paragraph, document)
         wanted.each_index.chunk_while { |one, other| wanted[one] == wanted[other] }
           .select { |list| wanted[list.first] }.map { |list| list.first...(list.last + 1) }
           .reject { |range| text[range].strip.empty? }
+      end
+
+      def matches(text)
+        text.to_enum(:scan, @test).map { (match = Regexp.last_match).begin(0)...match.end(0) }.reject(&:none?)
       end
 
       # Of each letter that is seen: does it look as asked?
