@@ -16,7 +16,7 @@ module Norvel
 
       # Is it offered in a plan, to be ticked, where it is not safe?
       def offered?
-        put? || %i[space_for_blanks list_typed split_at_breaks].include?(steps.first.first)
+        put? || %i[space_for_blanks list_typed split_at_breaks make_equal delete_styles].include?(steps.first.first)
       end
 
       # The same as one that asks first.
@@ -47,6 +47,7 @@ module Norvel
       clear: ->(list, _, options) { Edits::ClearDirect.new(Mend.ids(list), **options) },
       let_style_say: ->(list, _, ruled) { Edits::LetStyleSay.new(Mend.ids(list), ruled:) },
       make_equal: ->(list, _, name, value) { Edits::MakeEqual.new(Mend.ids(list), name, value) },
+      delete_styles: ->(_, _, ids) { Edits::DeleteStyles.new(ids) },
       say_language: ->(list, _, tag) { Edits::SayLanguage.new(Mend.ids(list), tag) },
       set_page: ->(list, _, values) { Edits::SetPage.new(list.map(&:section), values) },
       set_matters: ->(_, _, matters) {

@@ -6,7 +6,7 @@ module Norvel
     module Rules
       ALL = [PageRules, PaginationRules, MatterRules, PartRules, ContentsRules, CaptionRules, NumberRules, RoleRules,
         HeadingRules, BlankRules, CleanRules, LineBreakRules,
-        TypedListRules, DirectRules, AccessibleRules, ConsistentRules].freeze
+        TypedListRules, NearMissRules, UnusedStyleRules, DirectRules, AccessibleRules, ConsistentRules].freeze
 
       # The Rule of this name: the first that covers it.
       def self.[](name)

@@ -13,7 +13,9 @@ module Norvel
         Job.new(name: "leading_white_space", short: "indents", rules: ["clean.tab_indent", "clean.space_indent"]),
         Job.new(name: "double_spaces", short: "spaces", rules: ["clean.double_space"]),
         Job.new(name: "line_breaks", short: "breaks", rules: ["clean.line_break"]),
-        Job.new(name: "typed_numbers", short: "lists", rules: ["clean.typed_list"])
+        Job.new(name: "typed_numbers", short: "lists", rules: ["clean.typed_list"]),
+        Job.new(name: "near_misses", short: "near_misses", rules: ["clean.near_miss"]),
+        Job.new(name: "unused_styles", short: "styles", rules: ["clean.unused_style"])
       ].freeze
 
       # The Jobs of these names, of either kind. Raises Refused.
@@ -30,7 +32,7 @@ module Norvel
         @document = document
         @jobs = only | also
         @among = among(on)
-        @edit = Guide::MendSafe.new(Guide.none, only: @jobs.flat_map(&:rules).uniq, also: also.flat_map(&:rules).uniq,
+        @edit = Guide::MendSafe.new(Guide.sweep, only: @jobs.flat_map(&:rules).uniq, also: also.flat_map(&:rules).uniq,
           among: @among)
       end
 

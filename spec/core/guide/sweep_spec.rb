@@ -47,6 +47,34 @@ RSpec.describe Norvel::Guide::Sweep do
     expect(run("--on", "normal", "--only", "indents").last.paragraphs.map(&:text).grep(/\t|  /).size).to eq 1
   end
 
+  describe "values that are nearly equal, and styles that nothing is in" do
+    let(:document) do
+      ind = ->(twips) { %(<w:ind w:left="#{twips}"/>) }
+      docx(p(r(running), ind[720]) * 8 + p(r(running), ind[726]) * 2 + p(r(running), '<w:pStyle w:val="Used"/>'),
+        styles: style("Used", "Used", based_on: "Base") + style("Base", "Base") + style("Old", "Old form") +
+          style("Sign", "Old sign", type: "character"))
+    end
+
+    it "are left and said, and done where they are asked for" do
+      told = JSON.parse(run("--only", "near_misses,styles", "--json")[1])
+      expect(told["left"].map { |entry| entry.values_at("job", "count", "also") })
+        .to contain_exactly(["near_misses", 2, true], ["unused_styles", 2, true])
+      _, out, _, after = run("--only", "near_misses,styles", "--also", "near_misses,styles", "--json")
+      expect(JSON.parse(out)["done"]).to contain_exactly({"job" => "near_misses", "count" => 2},
+        {"job" => "unused_styles", "count" => 2})
+      expect(after.paragraphs.map { |one| after.look(one)[:indent_left] }.uniq).to eq [36.0, 0.0]
+      expect(after.styles.by_id.keys).to include("Used", "Base")
+      expect(after.styles.by_id.keys & %w[Old Sign]).to eq []
+    end
+
+    it "are asked for by a guide that has a switch for them" do
+      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\nclean: {near_misses: should, unused_styles: advice}\n")
+      found = Norvel::Guide::Check.new(guide, document).findings.map { |one| [one.rule, one.severity, one.found] }
+      expect(found.tally).to eq ["clean.near_miss", "should", "36.3 pt"] => 2,
+        ["clean.unused_style", "advice", "Old form"] => 1, ["clean.unused_style", "advice", "Old sign"] => 1
+    end
+  end
+
   it "tells a plan and writes nothing, and names the jobs there are" do
     status, told, _, after = run("--dry-run")
     expect([status, told, after]).to match [0, /plan\ttabs at the start of 4 paragraphs become first-line indents/, nil]

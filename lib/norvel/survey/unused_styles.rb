@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Survey
+    # Styles that someone made and that nothing is in: no text, no style based on one that text is in, no linked twin.
+    module UnusedStyles
+      module_function
+
+      # [Styles::Style, …] of paragraphs and words.
+      def of(document)
+        used = used(document)
+        document.styles.by_id.values.select do |style|
+          !Styles::BuiltIn.name?(style.name) && !style.default && (style.paragraph? || style.character?) && !used[style.id]
+        end
+      end
+
+      # {id => true} of styles that text is in, and of what these need.
+      def used(document)
+        styles = document.styles
+        ids = document.styles_used.keys
+        twins = ids.filter_map { |id| styles[id] && styles.twin(styles[id])&.id }
+        wanted = (ids + twins).filter_map { |id| styles[id] }.flat_map { |style| styles.chain(style) }.map(&:id)
+        following = wanted.filter_map { |id| styles[id]&.next_id }
+        numbering = document.numbering.definitions.values.flat_map do |definition|
+          [definition.style_id, *definition.levels.values.map(&:style_id)]
+        end
+        (wanted + following + numbering.compact).to_h { |id| [id, true] }
+      end
+    end
+  end
+end
