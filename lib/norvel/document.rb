@@ -70,7 +70,7 @@ module Norvel
 
     # How its styles, lists and what is set by hand combine: Styles::Cascade.
     def cascade
-      reading.cascade(styles, numbering, conventions.cascade)
+      @reading.cascade || @reading.combine(styles, numbering, conventions.cascade)
     end
 
     # The paragraph with this id, of the text or beside it; raises Refused, since another window may have removed it.

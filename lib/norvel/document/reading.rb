@@ -22,9 +22,12 @@ module Norvel
         @things[name] = thing
       end
 
-      # The Styles::Cascade of these.
-      def cascade(sheet, numbering, rules)
-        @cascade ||= Styles::Cascade.new(sheet, numbering, rules:, known: @known).tap { @known = nil }
+      # The Styles::Cascade where it has been made, else nil.
+      attr_reader :cascade
+
+      # Makes the Styles::Cascade of these.
+      def combine(styles, numbering, rules)
+        @cascade = Styles::Cascade.new(styles, numbering, rules:, known: @known).tap { @known = nil }
       end
 
       # What of it goes on holding in a state that was made from this one.

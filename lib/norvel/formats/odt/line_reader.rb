@@ -32,7 +32,7 @@ module Norvel
         def initialize(text, letters, keep: false)
           @text = text
           @part = text.part
-          @state = text.ground(letters)
+          @state = text.letters.ground(letters)
           @within = nil
           @runs = []
           @anchors = []
@@ -112,7 +112,7 @@ module Norvel
 
         def span(node)
           outside = @state
-          @state = @text.inner(@state, @part.attr(node, "text:style-name"))
+          @state = @text.letters.inner(@state, @part.attr(node, "text:style-name"))
           wrapped(node) { inside(node) }
         ensure
           @state = outside

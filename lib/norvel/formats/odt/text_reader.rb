@@ -12,15 +12,11 @@ module Norvel
         HOLDERS = {"table-cell" => true, "text-box" => true, "note-body" => true}.freeze
         PARAGRAPHS = {"p" => true, "h" => true}.freeze
         LISTS = %w[list list-item list-header numbered-paragraph].freeze
-        NOTHING = Styles::PropertySet::EMPTY
-        # Where a paragraph stands among lists: the list's id, its level from 0, is it without a marker.
-        Place = Struct.new(:list_id, :level, :continues)
-
         # What a writer needs to find its way back: the elements of paragraphs and their pieces by ordinal, of
         # containers by id.
         Nodes = Struct.new(:paragraphs, :pieces, :containers)
 
-        attr_reader :part, :paragraphs, :tables, :nodes, :pictures, :page_starts
+        attr_reader :part, :letters, :paragraphs, :tables, :nodes, :pictures, :page_starts
 
         # worn: AutomaticStyles of the part; shared: Reader, which knows what all stories share
         def initialize(part, worn, shared, keep_nodes: false)
@@ -34,12 +30,10 @@ module Norvel
           @pictures = []
           @page_starts = []
           @containers = @fields = 0
-          @lists = []
+          @lists = ListPlaces.new(part, worn, shared)
+          @letters = LetterStates.new(worn, shared)
           @section = 1
-          @states = {}
-          @inner = {}.compare_by_identity
           @plain = {}.compare_by_identity
-          @grounds = {}.compare_by_identity
         end
 
         # Reads everything below a container element.
@@ -50,26 +44,6 @@ module Norvel
         end
 
         # --- what lines ask ---
-
-        # The State of letters set so; equal ones are one object.
-        def state(style_id, direct)
-          @states[[style_id, direct]] ||= LineReader::State.new(style_id, direct)
-        end
-
-        # The same for the letters of a paragraph that are in no span.
-        def ground(letters)
-          @grounds[letters] ||= state(nil, letters)
-        end
-
-        # The State of letters in a span of this style, in letters of a state. What the inner style of words sets beats
-        # what stands around it.
-        def inner(outer, name)
-          known = @inner[outer] ||= {}
-          known[name] ||= begin
-            style_id, set = name ? @worn.text(name) : [nil, NOTHING]
-            style_id ? with_style(outer, style_id, set) : state(outer.style_id, over(outer.direct, set))
-          end
-        end
 
         def next_field
           @fields += 1
@@ -98,23 +72,6 @@ module Norvel
 
         private
 
-        def with_style(outer, style_id, set)
-          chain = @shared.words_of(style_id)
-          around = over(@shared.words_of(outer.style_id), outer.direct).without(*chain.keys)
-          state(style_id, over(around, set))
-        end
-
-        # One set over another; a share of a size that is known is a size.
-        def over(below, set)
-          return below if set.empty?
-          return set if below.empty?
-          values = below.values.merge(set.values) do |_, under, value|
-            next value unless Length.share?(value)
-            under.is_a?(Numeric) ? Length.of_share(value, under) : value
-          end
-          @shared.formatting.share(values)
-        end
-
         def blocks(node, place)
           child = node.first_element_child
           while child
@@ -136,7 +93,7 @@ module Norvel
         def text_block(child, place)
           case child.name
           when "list" then list(child, place)
-          when "numbered-paragraph" then numbered(child, place)
+          when "numbered-paragraph" then @lists.numbered(child) { blocks(child, place) }
           when *INDEXES then index(child, place)
           when *THROUGH then blocks(child, place)
           end
@@ -175,78 +132,22 @@ module Norvel
         # What the block reads stands in a container.
         def inside(id, element)
           @nodes.containers[id] ||= element if @keep
-          outside = [@container, @lists]
-          @container, @lists = id, []
-          yield
+          outside, @container = @container, id
+          @lists.apart { yield }
         ensure
-          @container, @lists = outside
+          @container = outside
         end
 
         # --- lists ---
 
         def list(node, place)
-          @lists.push(list_of(node))
-          node.element_children.each do |item|
-            next unless LISTS.include?(item.name)
-            entry(item, place, @part.attr(item, "text:start-value"))
+          @lists.within(node) do
+            node.element_children.each do |item|
+              next unless LISTS.include?(item.name)
+              @lists.item(item)
+              blocks(item, place)
+            end
           end
-        ensure
-          @lists.pop
-        end
-
-        # An item or header of the innermost list: its first paragraph has the marker.
-        def entry(item, place, start)
-          level = @lists.size - 1
-          if start && (id = @lists.last.list_id)
-            begun = @shared.lists.vary(id, starts: {level => start.to_i})
-            @lists.each { |open| open.list_id = begun }
-          end
-          @marked = item.name == "list-header"
-          blocks(item, place)
-        end
-
-        def list_of(node)
-          outer = @lists.last
-          name = @part.attr(node, "text:style-name")
-          definition = name && @shared.lists.definition(name, @shared.pool(@part))
-          return nested(node, outer, definition) if outer
-          named = node.attribute_with_ns("id", Names::XML_SPACE)&.value || @part.attr(node, "text:id")
-          continues = @part.attr(node, "text:continue-list") ||
-            (@part.attr(node, "text:continue-numbering") == "true" || nil)
-          definition ||= styled(node)
-          id = @shared.lists.begin(definition, continues:, named:)
-          Place.new(id, 0, false)
-        end
-
-        # A list in a list may have levels of another style. After another one in the same entry it begins anew.
-        def nested(node, outer, definition)
-          level = outer.level + 1
-          id = outer.list_id
-          if node.previous_element&.name == "list" && @part.attr(node, "text:continue-numbering") != "true"
-            start = @shared.lists.level(id, level)&.start || 1
-            id = @shared.lists.vary(id, starts: {level => start})
-          end
-          if definition && @shared.lists.definition_of(id) != definition
-            id = @shared.lists.vary(id, overrides: @shared.lists.levels_from(definition, level))
-          end
-          Place.new(id, level, false)
-        end
-
-        # A list that names no style has that of its first paragraph.
-        def styled(node)
-          first = node.xpath(".//*[local-name()='p' or local-name()='h']").first or return
-          name = @worn.paragraph(@part.attr(first, "text:style-name")).list_style
-          name && @shared.lists.definition(name, @shared.pool(@part))
-        end
-
-        def numbered(node, place)
-          id = (@numbered ||= {})[@part.attr(node, "text:list-id")] ||= list_of(node).list_id
-          level = (@part.attr(node, "text:level") || 1).to_i.clamp(1, 9) - 1
-          @lists.push(Place.new(id, level, false))
-          @marked = false
-          blocks(node, place)
-        ensure
-          @lists.pop
         end
 
         # --- paragraphs ---
@@ -257,7 +158,7 @@ module Norvel
           @paragraphs << nil
           worn = @worn.paragraph(@part.attr(node, "text:style-name"))
           direct = direct(node, worn)
-          @marked = true
+          @lists.taken
           page_start(worn, ordinal) if worn.master && @container.nil? && place == :body
           section = @section
           line = LineReader.new(self, worn.letters, keep: @keep)
@@ -271,7 +172,7 @@ module Norvel
 
         # What it sets on itself. Paragraphs outside of lists that wear one style say the same.
         def direct(node, worn)
-          return @plain[worn] ||= with_structure(node, worn) if @lists.empty? && node.name == "p"
+          return @plain[worn] ||= with_structure(node, worn) if @lists.none? && node.name == "p"
           with_structure(node, worn)
         end
 
@@ -284,35 +185,7 @@ module Norvel
         def structure(node, worn)
           level = (node.name == "h") ? (@part.attr(node, "text:outline-level") || 1).to_i.clamp(1, 9) : 0
           said = (level == worn.level) ? {} : {outline_level: level}
-          said.merge(listed(node, worn, level))
-        end
-
-        def listed(node, worn, level)
-          at = @lists.last
-          if at
-            at = at.list_id && {list_id: at.list_id, list_level: [at.level, 8].min}
-            return @marked ? at.merge(list_continues: true) : at
-          end
-          return {list_id: 0} if level.positive? && @part.attr(node, "text:is-list-header") == "true"
-          wanted = level.zero? ? {} : @shared.lists.of_style(worn.list_style, level)
-          wanted = {} if wanted[:list_id]&.zero?
-          return restarted(node, wanted) if wanted.any? && @part.attr(node, "text:restart-numbering") == "true"
-          return {} if wanted == styles_list(worn, level)
-          wanted.empty? ? {list_id: 0} : wanted
-        end
-
-        # A heading from which numbers begin anew.
-        def restarted(node, place)
-          number = (@part.attr(node, "text:start-value") || 1).to_i
-          {list_id: @shared.lists.vary(place[:list_id], starts: {place[:list_level] => number}),
-           list_level: place[:list_level]}
-        end
-
-        # What the paragraph's style says of lists: headings are numbered by their own level.
-        def styles_list(worn, level)
-          own = @shared.list_of(worn.style_id)
-          return own if own.empty? || worn.level.zero? || level == worn.level
-          level.zero? ? {} : own.merge(list_level: level - 1)
+          said.merge(@lists.of(node, worn, level))
         end
 
         # Here begins a page with another set-up, unless the text itself begins here.
