@@ -10,7 +10,8 @@ module Norvel
       def of(document)
         used = used(document)
         document.styles.by_id.values.select do |style|
-          !Styles::BuiltIn.name?(style.name) && !style.default && (style.paragraph? || style.character?) && !used[style.id]
+          (style.paragraph? || style.character?) && !used[style.id] && !style.default &&
+            !Styles::BuiltIn.name?(style.name)
         end
       end
 

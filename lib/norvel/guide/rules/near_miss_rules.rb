@@ -23,8 +23,8 @@ module Norvel
           usual, odd = property.spoken(miss.usual), property.spoken(miss.odd)
           mend = Mend.new(name: "make_equal", label: "Make it equal: #{property.label.downcase} #{usual}", safe: false,
             steps: [[:make_equal, property.name, miss.usual]], why: WHY)
-          finding(RULE, paragraph:, message: "#{property.label} is nearly that of most #{Survey::Roles.words(miss.role)}",
-            asked: usual, found: odd, cause: [property.name, miss.role, usual, odd], mend:, cite: @guide.clean["cite"])
+          message = "#{property.label} is nearly that of most #{Survey::Roles.words(miss.role)}"
+          finding(RULE, paragraph:, message:, asked: usual, found: odd, cause: [property.name, miss.role, usual, odd], mend:, cite: @guide.clean["cite"])
         end
       end
     end
