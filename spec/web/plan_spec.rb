@@ -58,6 +58,22 @@ RSpec.describe "the plan and what a person decides" do
     expect(body).to include("nothing that is safe to do")
   end
 
+  it "is made for what is selected, and does no more" do
+    body_text = now.document.paragraphs.first(60)
+    ids = body_text.map(&:id).join(",")
+    form "plan", ids: ids
+    expect(body).to include("of 60 paragraphs:", %(name="ids" value="))
+    keys = parts(body)
+    before = now.document
+    form "findings/mend_safe", ids: ids, shown: keys, part: keys
+    touched = now.document.paragraphs.reject { |one| before.same_paragraph?(one) }.map(&:id)
+    expect(touched - body_text.map(&:id)).to eq []
+    expect(touched).not_to be_empty
+    form "take_back"
+    form "plan", ids: "999999"
+    expect(body).to include("of 0 paragraphs: nothing that is safe to do")
+  end
+
   it "is refused for a page that is older than the document" do
     get "#{at}/plan"
     form "edits/clear", ids: "1-20", keep: ""

@@ -32,13 +32,19 @@ module PlanView
   # What a person switched off, and what asks first and was switched on.
   def plan_choices
     shown, ticked, offered = %i[shown part offered].map { |name| Array(params[name]) }
-    {without: (shown - ticked - offered).sort, with: (offered & ticked).sort}
+    {without: (shown - ticked - offered).sort, with: (offered & ticked).sort, among: plan_among}.compact
+  end
+
+  # Ids of the paragraphs that the plan is for, nil for all.
+  def plan_among
+    @plan_among ||= chosen_ids unless params[:ids].to_s.empty?
   end
 
   def plan_words
     parts = plan.done
-    return "nothing that is safe to do" if parts.empty?
-    "#{counted(parts.size, "kind")} of change, #{counted(parts.sum(&:count), "place")} · nothing is done yet"
+    of = plan_among ? "of #{counted(plan_among.size, "paragraph")}: " : ""
+    return "#{of}nothing that is safe to do" if parts.empty?
+    "#{of}#{counted(parts.size, "kind")} of change, #{counted(parts.sum(&:count), "place")} · nothing is done yet"
   end
 
   def telling(part)

@@ -42,7 +42,8 @@ class FindingsStation < Station
 
   # The same parts ticked, for the address of the looks.
   def plan_query
-    %i[shown part offered].to_h { |name| ["#{name}[]", Array(params[name])] }.reject { |_, list| list.empty? }
+    lists = %i[shown part offered].to_h { |name| ["#{name}[]", Array(params[name])] }
+    {**lists, "ids" => (id_spans(plan_among) if plan_among)}.reject { |_, value| value.nil? || value.empty? }
   end
 
   def current?

@@ -69,7 +69,7 @@ module Norvel
 
       # The same as [[why, [findings]], …] by what a person has to look at, worst first.
       def left_for_the_eye
-        last_check.groups.select { |group| wanted?(group.rule) }
+        last_check.groups.select { |group| wanted?(group.rule) && group.findings.any? { |one| among?(one) } }
           .group_by { |group| [group.rule, why(group.first)] }.map { |(_, why), groups| [why, groups] }
       end
 

@@ -24,7 +24,8 @@ module Norvel
           mend = Mend.new(name: "make_equal", label: "Make it equal: #{property.label.downcase} #{usual}", safe: false,
             steps: [[:make_equal, property.name, miss.usual]], why: WHY)
           message = "#{property.label} is nearly that of most #{Survey::Roles.words(miss.role)}"
-          finding(RULE, paragraph:, message:, asked: usual, found: odd, cause: [property.name, miss.role, usual, odd], mend:, cite: @guide.clean["cite"])
+          finding(RULE, paragraph:, message:, asked: usual, found: odd, mend:, cite: @guide.clean["cite"],
+            cause: [property.name, miss.role, usual, odd])
         end
       end
     end
