@@ -405,6 +405,10 @@ RSpec.describe "stations as plain pages" do
       expect(last_response.body.scan('name="hit[]"').size).to eq places - 2
       form("words", q: "harbour", with: "port")
       expect_refused("Tick a place first")
+      get "#{at}/words", q: "harbour"
+      expect(last_response.body).to include("Take the ticked words out")
+      get "#{at}/words", look: "bold", with: "port"
+      expect(last_response.body).not_to match(/Replace the ticked|Take the ticked|<del>/)
       get "#{at}/words", q: "/(/"
       expect_refused("can’t be read|can&#39;t be read")
     end

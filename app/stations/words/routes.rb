@@ -108,7 +108,7 @@ class WordsStation < Station
 
   # The paragraphs as they were and as they are, in step: [before, now], either nil.
   def pairs
-    first, now = beside.paragraphs, document.paragraphs
+    first, now = beside.working, document.working
     Diff::LCS.sdiff(first.map(&:id), now.map(&:id)).flat_map do |pair|
       original = first[pair.old_position] unless pair.adding?
       copy = now[pair.new_position] unless pair.deleting?

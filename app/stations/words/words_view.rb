@@ -13,9 +13,14 @@ module WordsView
     NAMES.to_h { |name| [name, params[name].to_s[0, 400]] }.reject { |_, text| text.empty? }
   end
 
-  # The text that stands there instead, nil where none was asked for.
+  # The text that stands there instead, "" where none was asked for.
   def instead
     params[:with].to_s
+  end
+
+  # Are there words that are looked for, and others to put instead? Without these they can be taken out.
+  def replacing?
+    !params[:q].to_s.strip.empty? && !instead.empty?
   end
 
   # "31 places", "300 of 1,204 places are shown".
@@ -39,9 +44,10 @@ module WordsView
 
   # "… before <del>old</del> <ins>new</ins> after …" of a place.
   def hit_html(hit)
-    old = (params.key?(:with) && hit.fixed.nil?) ? "<del>#{h hit.words}</del>" : "<mark>#{h hit.words}</mark>"
-    new = (params.key?(:with) && hit.fixed.nil?) ? "<ins>#{h search.instead(hit, instead)}</ins>" : ""
-    "#{h hit.before}#{old}#{new}#{h hit.after}"
+    changes = replacing? && hit.fixed.nil?
+    words = "<mark>#{h hit.words}</mark>"
+    words = "<del>#{h hit.words}</del><ins>#{h search.instead(hit, instead)}</ins>" if changes
+    "#{h hit.before}#{words}#{h hit.after}"
   end
 
   # Text that was pasted, with its emphasis.
