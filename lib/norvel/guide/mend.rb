@@ -9,6 +9,8 @@ module Norvel
     #   steps  [[a key of STEPS, arguments …], …], done in order
     #   why    of one that is not safe: what it may change
     Mend = Value.define(:name, :label, :safe, :steps, :why) do
+      self::OFFERED = %i[space_for_blanks list_typed split_at_breaks make_equal style_lead_ins delete_styles].freeze
+
       # Does it put paragraphs in a style?
       def put?
         steps.first.first == :put_in_style
@@ -16,7 +18,7 @@ module Norvel
 
       # Is it offered in a plan, to be ticked, where it is not safe?
       def offered?
-        put? || %i[space_for_blanks list_typed split_at_breaks make_equal delete_styles].include?(steps.first.first)
+        put? || self.class::OFFERED.include?(steps.first.first)
       end
 
       # The same as one that asks first.
@@ -47,6 +49,7 @@ module Norvel
       clear: ->(list, _, options) { Edits::ClearDirect.new(Mend.ids(list), **options) },
       let_style_say: ->(list, _, ruled) { Edits::LetStyleSay.new(Mend.ids(list), ruled:) },
       make_equal: ->(list, _, name, value) { Edits::MakeEqual.new(Mend.ids(list), name, value) },
+      style_lead_ins: ->(list, _) { Edits::StyleLeadIns.new(Mend.ids(list)) },
       delete_styles: ->(_, _, ids) { Edits::DeleteStyles.new(ids) },
       say_language: ->(list, _, tag) { Edits::SayLanguage.new(Mend.ids(list), tag) },
       set_page: ->(list, _, values) { Edits::SetPage.new(list.map(&:section), values) },

@@ -5,8 +5,8 @@ module Norvel
     # The families of rules, one class each: given a Check they return findings. Each says what its rules are in RULES.
     module Rules
       ALL = [PageRules, PaginationRules, MatterRules, PartRules, ContentsRules, CaptionRules, NumberRules, RoleRules,
-        HeadingRules, BlankRules, CleanRules, LineBreakRules,
-        TypedListRules, NearMissRules, UnusedStyleRules, DirectRules, AccessibleRules, ConsistentRules].freeze
+        HeadingRules, BlankRules, CleanRules, LineBreakRules, TypedListRules, NearMissRules, LeadInRules,
+        UnusedStyleRules, DirectRules, AccessibleRules, ConsistentRules].freeze
 
       # The Rule of this name: the first that covers it.
       def self.[](name)

@@ -14,6 +14,7 @@ module Norvel
         Job.new(name: "double_spaces", short: "spaces", rules: ["clean.double_space"]),
         Job.new(name: "line_breaks", short: "breaks", rules: ["clean.line_break"]),
         Job.new(name: "typed_numbers", short: "lists", rules: ["clean.typed_list"]),
+        Job.new(name: "lead_ins", short: "lead_ins", rules: ["clean.lead_in"]),
         Job.new(name: "near_misses", short: "near_misses", rules: ["clean.near_miss"]),
         Job.new(name: "unused_styles", short: "styles", rules: ["clean.unused_style"])
       ].freeze

@@ -47,6 +47,26 @@ RSpec.describe Norvel::Guide::Sweep do
     expect(run("--on", "normal", "--only", "indents").last.paragraphs.map(&:text).grep(/\t|  /).size).to eq 1
   end
 
+  describe "lead-ins" do
+    let(:document) do
+      leads = ["Tides.", "The sluice:", "Dues –"].flat_map do |words|
+        [p(r(words, "<w:b/>") + r(" #{running}")), p(r("#{words.delete(".")} by ", "<w:i/>") + r(running))]
+      end
+      docx(leads.join + p(r("Whole and bold.", "<w:b/>")) + p(r("Sure. ", "<w:b/>") + r("No.")) + p(r(running)) * 4)
+    end
+
+    it "go in a character style that looks as they do, where they are asked for" do
+      _, out, _, after = run("--only", "lead_ins", "--also", "lead_ins", "--json")
+      expect(JSON.parse(out)["done"]).to eq [{"job" => "lead_ins", "count" => 3}]
+      style = after.styles.named("Lead-in", "character")
+      inside = after.paragraphs.flat_map(&:runs).select { |run| run.style_id == style.id }
+      expect([style.run[:bold], inside.map(&:text), inside.map { |run| run.direct[:bold] }.uniq])
+        .to eq [true, ["Tides.", "The sluice:", "Dues –"], [nil]]
+      looks = ->(doc) { doc.paragraphs.map { |one| one.runs.map { |run| doc.run_look(run, one)[:bold] } } }
+      expect(looks[after]).to eq looks[document]
+    end
+  end
+
   describe "values that are nearly equal, and styles that nothing is in" do
     let(:document) do
       ind = ->(twips) { %(<w:ind w:left="#{twips}"/>) }
