@@ -6,7 +6,7 @@ module Door
   # What was sent is not what this page sends.
   Malformed = Class.new(Norvel::Error)
 
-  LISTS = %w[hit paragraph role take sections inherit part without shown offered on matter_at matter_format matter_start
+  LISTS = %w[hit stays paragraph role take sections inherit part without shown offered on matter_at matter_format matter_start
     matter_first matter_begins matter_place].freeze
   MAPS = %w[values of_level of_page partner description].freeze
   FILES = %w[file].freeze

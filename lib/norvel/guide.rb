@@ -31,11 +31,6 @@ module Norvel
         @none ||= load(File.join(__dir__, "guide", "none.yml"), checked: true)
       end
 
-      # What a sweep goes by: the same, and what else was left behind.
-      def sweep
-        @sweep ||= load(File.join(__dir__, "guide", "sweep.yml"), checked: true)
-      end
-
       # The same of its agreement with itself alone.
       def itself
         @itself ||= new("norvel_guide: 1\nname: no guide\nconsistent: advice\n", checked: true)

@@ -41,7 +41,7 @@ RSpec.describe "stations as plain pages" do
       "templates?template=ship:short-notice",
       "galley", "galley?at=5", "words", "words?q=harbour&with=port", "words?look=italic",
       "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
-      "beside", "beside?page=99", "findings", "ledger", "handover", "discard"]
+      "beside", "beside?page=99", "bare", "bare?chosen=1", "findings", "ledger", "handover", "discard"]
     pages.each do |path|
       get "#{at}/#{path}"
       expect([path, last_response.status]).to eq [path, 200]
@@ -422,6 +422,22 @@ RSpec.describe "stations as plain pages" do
       style = document.styles.named("Ship", "character")
       runs = document.working.flat_map(&:runs).select { |run| run.style_id == style.id }
       expect(runs.map { |run| run.direct[:bold] }.uniq).to eq [nil]
+    end
+  end
+
+  describe "beginning again from bare text" do
+    it "tells what goes and what stays, does it as one change, and shows it beside what it was" do
+      get "#{at}/bare", chosen: "1", stays: ["headings"]
+      goes = last_response.body[/Styles that paragraphs leave.*?<\/ul>/m].scan(/<\/b>\s*([^<]+?)\s*<\/li>/).flatten
+      expect(goes).to match_array ["Body Text", "Normal"]
+      words = Norvel::Seal.of(document).words
+      form "bare", chosen: "1", stays: ["headings"]
+      expect(last_response.location).to match(/beside\?before=\d+&only=1/)
+      manuscript.reload
+      expect(manuscript.document.paragraphs.flat_map { |one| one.direct.keys }.uniq).to eq []
+      expect(Norvel::Seal.of(manuscript.document).words).to eq words
+      expect(manuscript.document.uses.keys.map { |id| document.styles[id].name })
+        .to match_array ["Normal", "Title", "Heading 1", "Heading 2"]
     end
   end
 

@@ -6,7 +6,7 @@ class WordsStation < Station
   NEW_LOOKS = {"" => "as the text", "italic" => "italic", "bold" => "bold", "small_caps" => "small capitals"}.freeze
   NEW_VALUES = {"italic" => {italic: true}, "bold" => {bold: true}, "small_caps" => {small_caps: true}}.freeze
 
-  helpers Answers, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, StyleLetters, StyleView,
+  helpers Answers, BareView, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, StyleLetters, StyleView,
     SurveyView, TypedSigns, WordsView
 
   post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
@@ -71,6 +71,13 @@ class WordsStation < Station
     @pairs = differing(pairs)
     @page = whole(:page).clamp(0, [(@pairs.size - 1) / WordsView::PAIRS, 0].max)
     station :beside
+  end
+
+  # All formatting off, shown in figures first; once done, beside what it was.
+  get("/manuscripts/:id/bare") { station :bare }
+  post("/manuscripts/:id/bare") do
+    said = manuscript.perform(bare_edit, version: params[:version]).title
+    go_after said, path_to("beside", before: manuscript.ledger_entries.last.id, only: "1")
   end
 
   get("/manuscripts/:id/beside.css") do

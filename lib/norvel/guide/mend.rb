@@ -9,7 +9,8 @@ module Norvel
     #   steps  [[a key of STEPS, arguments …], …], done in order
     #   why    of one that is not safe: what it may change
     Mend = Value.define(:name, :label, :safe, :steps, :why) do
-      self::OFFERED = %i[space_for_blanks list_typed split_at_breaks make_equal style_lead_ins delete_styles].freeze
+      self::OFFERED = %i[space_for_blanks list_typed split_at_breaks make_equal style_lead_ins delete_styles
+        begin_pages show_capitals hang_definitions merge_styles mark_header_rows].freeze
 
       # Does it put paragraphs in a style?
       def put?
@@ -50,6 +51,11 @@ module Norvel
       let_style_say: ->(list, _, ruled) { Edits::LetStyleSay.new(Mend.ids(list), ruled:) },
       make_equal: ->(list, _, name, value) { Edits::MakeEqual.new(Mend.ids(list), name, value) },
       style_lead_ins: ->(list, _) { Edits::StyleLeadIns.new(Mend.ids(list)) },
+      show_capitals: ->(list, _) { Edits::ShowCapitals.new(Mend.ids(list)) },
+      begin_pages: ->(list, _, breaks, blanks) { Edits::BeginPagesByStyle.new(Mend.ids(list), breaks, blanks) },
+      hang_definitions: ->(list, _, indent) { Edits::HangDefinitions.new(Mend.ids(list), indent) },
+      mark_header_rows: ->(_, _, tables) { Edits::MarkHeaderRows.new(tables) },
+      merge_styles: ->(_, _, style, into) { Edits::MergeStyles.new(style, into) },
       delete_styles: ->(_, _, ids) { Edits::DeleteStyles.new(ids) },
       say_language: ->(list, _, tag) { Edits::SayLanguage.new(Mend.ids(list), tag) },
       set_page: ->(list, _, values) { Edits::SetPage.new(list.map(&:section), values) },

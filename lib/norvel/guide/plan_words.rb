@@ -11,23 +11,32 @@ module Norvel
         @part = part
       end
 
+      # What kinds do to the places they count, and the noun that these are counted by.
+      DOES = {
+        "indent_without_tabs" => "tabs at the start of %s become first-line indents",
+        "indent_without_spaces" => "spaces at the start of %s become first-line indents",
+        "single_spaces" => "double spaces in %s become single",
+        "join_lines" => "line breaks in sentences of %s become spaces",
+        "split_at_breaks" => "line breaks in %s become ends of paragraphs",
+        "drop_last_breaks" => "line breaks at the end of %s go",
+        "list_typed" => ["typed signs of %s are counted by lists", "list item"],
+        "let_style_say" => "what %s set by hand is left to the style",
+        "begin_pages" => ["pages of %s begin by style, the breaks go", "heading"],
+        "show_capitals" => ["typed capitals of %s are shown by style", "heading"],
+        "hang_definitions" => ["second lines of %s hang", "definition"],
+        "mark_header_rows" => ["first rows of %s are marked as headers", "table"],
+        "style_lead_ins" => ["what sets %s apart is said by a character style", "lead-in"]
+      }.freeze
+
       # What would change, in a line: "256 paragraphs go in Body Text, which takes their look".
       def title
         case @part.kind
-        when "put_in_style"
-          "#{counted} #{(@part.count == 1) ? "goes" : "go"} in #{@part.style}"
+        when "put_in_style" then "#{counted} #{one? ? "goes" : "go"} in #{@part.style}"
         when "change_style" then "#{@part.style} changes: #{changes}"
         when "take_look" then "#{@part.style} takes the look of #{counted}, which go in it"
-        when "space_for_blanks" then "#{counted("blank paragraph")} #{(@part.count == 1) ? "becomes" : "become"} space"
-        when "indent_without_tabs" then "tabs at the start of #{counted} become first-line indents"
-        when "indent_without_spaces" then "spaces at the start of #{counted} become first-line indents"
-        when "single_spaces" then "double spaces in #{counted} become single"
-        when "join_lines" then "line breaks in sentences of #{counted} become spaces"
-        when "split_at_breaks" then "line breaks in #{counted} become ends of paragraphs"
-        when "drop_last_breaks" then "line breaks at the end of #{counted} go"
-        when "list_typed" then "typed signs of #{counted("list item")} are counted by lists"
-        when "let_style_say" then "what #{counted} set by hand is left to the style"
-        else @part.titles.first.to_s
+        when "space_for_blanks" then "#{counted("blank paragraph")} #{one? ? "becomes" : "become"} space"
+        when "delete_styles" then "#{counted("style")} that nothing is in #{one? ? "goes" : "go"}"
+        else does || @part.titles.first.to_s
         end
       end
 
@@ -68,6 +77,15 @@ module Norvel
               color: "in a colour"}.freeze
 
       private
+
+      def does
+        template, noun = DOES[@part.kind]
+        format(template, counted(noun || "paragraph")) if template
+      end
+
+      def one?
+        @part.count == 1
+      end
 
       def counted(noun = "paragraph")
         Quantity.words(@part.count, noun)

@@ -4,9 +4,10 @@ module Norvel
   class Guide
     # The families of rules, one class each: given a Check they return findings. Each says what its rules are in RULES.
     module Rules
-      ALL = [PageRules, PaginationRules, MatterRules, PartRules, ContentsRules, CaptionRules, NumberRules, RoleRules,
-        HeadingRules, BlankRules, CleanRules, LineBreakRules, TypedListRules, NearMissRules, LeadInRules,
-        UnusedStyleRules, DirectRules, AccessibleRules, ConsistentRules].freeze
+      ALL = [PageRules, PaginationRules, BlankPageRules, MatterRules, PartRules, ContentsRules, CaptionRules,
+        NumberRules, RoleRules, HeadingRules, BlankRules, CleanRules, LineBreakRules, TypedListRules, DefinitionRules,
+        PageStartRules, NearMissRules, LeadInRules, CapitalRules, TableRules, UnusedStyleRules, DoubledStyleRules,
+        DirectRules, AccessibleRules, ConsistentRules].freeze
 
       # The Rule of this name: the first that covers it.
       def self.[](name)

@@ -3,14 +3,15 @@
 module Norvel
   module Survey
     # Styles that someone made and that nothing is in: no text, no style based on one that text is in, no linked twin.
+    # Of two that are linked the paragraph style stands for both.
     module UnusedStyles
       module_function
 
       # [Styles::Style, …] of paragraphs and words.
       def of(document)
-        used = used(document)
-        document.styles.by_id.values.select do |style|
-          (style.paragraph? || style.character?) && !used[style.id] && !style.default &&
+        used, styles = used(document), document.styles
+        styles.by_id.values.select do |style|
+          (style.paragraph? || (style.character? && styles.twin(style).nil?)) && !used[style.id] && !style.default &&
             !Styles::BuiltIn.name?(style.name)
         end
       end

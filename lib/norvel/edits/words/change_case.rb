@@ -5,15 +5,14 @@ module Norvel
     # Changes the case of paragraphs: as a property (capitals or small capitals are shown, the words stay) or as typed
     # text.
     class ChangeCase < Edit
-      SMALL = %w[a an and as at but by for from in into nor of on or per so the to up via with yet].freeze
       TYPED = {
         "upper" => ->(text) { text.upcase }, "lower" => ->(text) { text.downcase },
         "sentence" => ->(text) { text.downcase.sub(/[[:alpha:]]/) { |letter| letter.upcase } },
-        # prepositions of any length small, as Chicago 17 8.159
         "title" => ->(text) {
           first = true
           text.downcase.gsub(/[[:alpha:]’']+/) do |word|
-            (first || !SMALL.include?(word)) ? word.sub(/[[:alpha:]]/) { |l| l.upcase }.tap { first = false } : word
+            next word unless first || !Survey::UsualCase::SMALL.include?(word)
+            word.sub(/[[:alpha:]]/) { |letter| letter.upcase }.tap { first = false }
           end
         }
       }.freeze

@@ -42,6 +42,9 @@ module Norvel
           "numPr" => %w[ilvl numId], "pBdr" => %w[top left bottom right between bar], "tabs" => %w[tab],
           "styles" => %w[docDefaults latentStyles style], "docDefaults" => %w[rPrDefault pPrDefault],
           "rPrDefault" => %w[rPr], "pPrDefault" => %w[pPr],
+          "tr" => %w[tblPrEx trPr tc],
+          "trPr" => %w[cnfStyle divId gridBefore gridAfter wBefore wAfter cantSplit trHeight tblHeader tblCellSpacing jc
+            hidden ins del trPrChange],
           "p" => %w[pPr], "r" => %w[rPr], "lvl" => %w[start numFmt lvlRestart pStyle isLgl suff lvlText lvlPicBulletId
             legacy lvlJc pPr rPr],
           "docVars" => %w[docVar], "body" => %w[p tbl sdt customXml sectPr],

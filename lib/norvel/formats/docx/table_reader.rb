@@ -30,14 +30,15 @@ module Norvel
           Skeleton.new(value, cells)
         end
 
-        private
-
+        # The elements of its rows.
         def row_nodes(node)
           node.element_children.flat_map do |child|
             next [child] if child.name == "tr"
             TextReader::BLOCKS.include?(child.name) ? row_nodes(child) : []
           end
         end
+
+        private
 
         def of_properties(node)
           return {} unless node

@@ -14,8 +14,8 @@ module Norvel
         Where = Value.define(:place, :cell, :container)
 
         # What a writer needs to find its way back: the elements of paragraphs and their runs by ordinal, of containers
-        # by id.
-        Nodes = Struct.new(:paragraphs, :runs, :containers)
+        # by id, of tables by id less one.
+        Nodes = Struct.new(:paragraphs, :runs, :containers, :tables)
 
         # pictures: the elements that may describe an image, by its id less one
         attr_reader :paragraphs, :tables, :sections, :section_nodes, :nodes, :pictures, :unseen
@@ -29,7 +29,7 @@ module Norvel
           @formatting = formatting
           @styles = styles
           @settings = settings
-          @nodes = Nodes.new([], [], {}) if keep_nodes
+          @nodes = Nodes.new([], [], {}, []) if keep_nodes
           @paragraphs, @tables, @sections, @section_nodes, @pictures = [], [], [], [], []
           @containers = 0
           @unseen = 0
@@ -140,6 +140,7 @@ module Norvel
           inside = (where.place == :textbox) ? :textbox : :table
           number = @tables.size
           @tables << nil
+          @nodes.tables[number] = node if @nodes
           rows = within_rows(node, "tr")
           skeleton = TableReader.new(@part).table(node, number + 1, where.container, style_id) do |row|
             within_rows(row, "tc").map { |cell| [cell, next_container] }

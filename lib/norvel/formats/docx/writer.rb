@@ -36,6 +36,7 @@ module Norvel
           writer = TextWriter.new(main, @reader.text.nodes, @original)
           touched = writer.write(@document)
           touched |= pictures
+          touched |= HeaderRows.new(main, @reader.text.nodes.tables).write(@original.tables, @document.tables)
           touched |= SectionWriter.new(main, @reader.text.section_nodes, @original, heads)
             .write(@document, writer.method(:element))
           @changed[main.path] = main.bytes if touched

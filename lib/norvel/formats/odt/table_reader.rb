@@ -29,6 +29,14 @@ module Norvel
           Skeleton.new(value, cells)
         end
 
+        # [[element of a row, is it a header row?], …]
+        def rows(node, header: false)
+          node.element_children.flat_map do |child|
+            next [[child, header]] if child.name == "table-row"
+            GROUPS.include?(child.name) ? rows(child, header: header || child.name == "table-header-rows") : []
+          end
+        end
+
         private
 
         # Rows and cells that stand for several are told one by one, so that each has its own words; those of tables
@@ -49,14 +57,6 @@ module Norvel
           return if count < 2
           @part.unset(one, attribute)
           ([count, MOST_REPEATED].min - 1).times { one.add_next_sibling(one.dup) }
-        end
-
-        # [[row, is it a header row?], …]
-        def rows(node, header: false)
-          node.element_children.flat_map do |child|
-            next [[child, header]] if child.name == "table-row"
-            GROUPS.include?(child.name) ? rows(child, header: header || child.name == "table-header-rows") : []
-          end
         end
 
         def grid(node)

@@ -14,7 +14,7 @@ module Norvel
         LISTS = %w[list list-item list-header numbered-paragraph].freeze
         # What a writer needs to find its way back: the elements of paragraphs and their pieces by ordinal, of
         # containers by id.
-        Nodes = Struct.new(:paragraphs, :pieces, :containers)
+        Nodes = Struct.new(:paragraphs, :pieces, :containers, :tables)
 
         attr_reader :part, :letters, :paragraphs, :tables, :nodes, :pictures, :page_starts
 
@@ -24,7 +24,7 @@ module Norvel
           @worn = worn
           @shared = shared
           @keep = keep_nodes
-          @nodes = Nodes.new([], [], {}) if keep_nodes
+          @nodes = Nodes.new([], [], {}, []) if keep_nodes
           @paragraphs = []
           @tables = []
           @pictures = []
@@ -208,6 +208,7 @@ module Norvel
         def table(node, place)
           number = @tables.size
           @tables << nil
+          @nodes.tables[number] = node if @keep
           reader = TableReader.new(@part, @worn)
           skeleton = reader.table(node, number + 1, @container) { @containers += 1 }
           @tables[number] = skeleton.value

@@ -19,6 +19,7 @@ module Norvel
           numbering
           styles
           texts
+          tables
           pictures
           pages
           information
@@ -108,6 +109,11 @@ module Norvel
           nodes = TextReader::Nodes.new([], [], {nil => holder})
           text_writer(part, nodes).write(story.with(paragraphs: [].freeze), story)
           holder
+        end
+
+        def tables
+          writer = HeaderRows.new(@package.content, @reader.text.nodes.tables)
+          touch(@package.content) if writer.write(@original.tables, @document.tables)
         end
 
         def sequences

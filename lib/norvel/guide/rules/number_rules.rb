@@ -4,22 +4,26 @@ module Norvel
   class Guide
     module Rules
       # captions.number: numbers of captions are counted by sequences, are those that the sequences say, and what names
-      # them names ones that are there. Any guide that speaks of captions asks for it.
+      # them names ones that are there. Any guide that speaks of captions asks for it; clean.typed_caption is the first
+      # of these where none does.
       class NumberRules < Family
-        RULES = [Rule.new(name: "captions.number", goes_by: :document, stage: :document)].freeze
+        RULES = [Rule.new(name: "captions.number", goes_by: :document, stage: :document),
+          Rule.new(name: "clean.typed_caption", goes_by: :document, stage: :document,
+            switch: %w[clean typed_captions])].freeze
         WAYS = {"by_chapter" => "by chapter", "through" => "through the whole text"}.freeze
         JUMPS = "a number does not follow from the one before: its sequence would begin anew with it"
         NAMED = "it changes the numbers of captions, and of what names them in the text"
         PRINTED = "it changes numbers that are printed"
 
         def self.asked(guide, _roles)
-          guide.captions.empty? ? [] : ["captions.number"]
+          return ["captions.number"] unless guide.captions.empty?
+          Rules["clean.typed_caption"].asked(guide) ? ["clean.typed_caption"] : []
         end
 
         def findings
-          return [] if @guide.captions.empty?
+          @rule = self.class.asked(@guide, nil).first or return []
           @captions = Structure::Captions.new(@document).list
-          typed + other_way + stale + lost
+          (@rule == "captions.number") ? typed + other_way + stale + lost : typed
         end
 
         private
@@ -79,7 +83,7 @@ module Norvel
         end
 
         def found(id, **told)
-          finding("captions.number", paragraph: @document.paragraph(id), cite: @guide.captions["cite"], **told)
+          finding(@rule, paragraph: @document.paragraph(id), cite: @guide.captions["cite"], **told)
         end
       end
     end

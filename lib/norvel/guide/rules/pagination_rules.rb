@@ -3,11 +3,11 @@
 module Norvel
   class Guide
     module Rules
-      # pagination.widow, .orphan, .stranded_heading, .blank_page, .pages: judged on the pages, where they have been
+      # pagination.widow, .orphan, .stranded_heading, .pages: judged on the pages, where they have been
       # worked out.
       class PaginationRules < Family
         RULES = [["widow", "widows"], ["orphan", "orphans"], ["stranded_heading", "stranded_headings"],
-          ["blank_page", "blank_pages"], ["pages", "pages"]].map { |name, switch|
+          ["pages", "pages"]].map { |name, switch|
           Rule.new(name: "pagination.#{name}", goes_by: :document, stage: :page, switch: ["pagination", switch])
         }.freeze
 
@@ -16,7 +16,7 @@ module Norvel
 
         def findings
           return [] unless pages
-          [(count if asked?("pagination.pages")), *lone_lines, *stranded, *blanks].compact
+          [(count if asked?("pagination.pages")), *lone_lines, *stranded].compact
         end
 
         private
@@ -128,25 +128,6 @@ module Norvel
             message: "A heading stands at the foot of page #{sheet.label} without a line of its text",
             mend: (mend if kept.any?))
         end
-
-        # --- blank pages ---
-
-        def blanks
-          return [] unless asked?("pagination.blank_page")
-          pages.sheets.select { |sheet| Structure::EmptyPages.blank?(sheet) }.map do |sheet|
-            cause = Structure::EmptyPages.new(pages, sheet)
-            found("blank_page", cause.paragraph, sheet, message: "Page #{sheet.label} is blank: #{cause.sentence}",
-              asked: "no blank page", cause: [sheet.page], mend: mend_of(cause))
-          end
-        end
-
-        def mend_of(cause)
-          step, ids, label, safe = cause.way_out
-          why = (step == :begin_by_style) ? "other headings of the style would begin pages too" : SECTION
-          step && Mend.new(name: step.to_s, label:, safe:, steps: [[step, ids]], why: (why unless safe))
-        end
-
-        SECTION = "it changes where a section begins"
       end
     end
   end

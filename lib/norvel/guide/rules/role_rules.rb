@@ -9,6 +9,7 @@ module Norvel
       class RoleRules < Family
         RULES = [
           Rule.new(name: "headings.unmarked", goes_by: :look, stage: :roles, switch: ["headings", "unmarked"]),
+          Rule.new(name: "clean.caption", goes_by: :look, stage: :roles, switch: %w[clean captions]),
           Rule.new(name: "role.*.style", goes_by: :look, stage: :roles),
           Rule.new(name: "role.*", goes_by: :look, stage: :values)
         ].freeze
@@ -16,13 +17,19 @@ module Norvel
         EVERYWHERE = %i[font size].freeze
 
         def self.asked(guide, roles)
-          [*("headings.unmarked" if unmarked?(guide)), *roles.flat_map { |role| asked_of(guide, role) }]
+          [*("headings.unmarked" if unmarked?(guide)), *("clean.caption" if captions?(guide)),
+            *roles.flat_map { |role| asked_of(guide, role) }]
         end
 
         # Does the guide name styles for headings?
         def self.unmarked?(guide)
           !Rules["headings.unmarked"].asked(guide).nil? ||
             (1..6).any? { |level| guide.role("heading_#{level}")["style"] }
+        end
+
+        # Are captions to be in the usual style where the guide names none?
+        def self.captions?(guide)
+          !Rules["clean.caption"].asked(guide).nil? && guide.role("caption").empty?
         end
 
         def self.asked_of(guide, role)
@@ -52,10 +59,15 @@ module Norvel
         def asked(role)
           @asked ||= Hash.new do |known, name|
             stated = @guide.role(name)
-            usual = stated.empty? && name.start_with?("heading_") && self.class.unmarked?(@guide)
+            usual = stated.empty? && usual?(name)
             known[name] = usual ? {"style" => Edits::PutInRoles.style_name(name, @guide, @document)} : stated
           end
           @asked[role]
+        end
+
+        def usual?(role)
+          (role.start_with?("heading_") && self.class.unmarked?(@guide)) ||
+            (role == "caption" && self.class.captions?(@guide))
         end
 
         def too_short?(asked, paragraph)
@@ -81,9 +93,14 @@ module Norvel
           name = @document.style_name(paragraph)
           decided = @document.decisions.key?(paragraph.id)
           message = "#{decided ? "Is" : "Looks like"} #{speak(role, lower: true)}, and is in #{name}"
-          finding(role.start_with?("heading_") ? "headings.unmarked" : "role.#{role}.style", paragraph:, message:,
-            asked: wanted, found: Survey::SettledRoles.of(@document).because(paragraph).first(3).join(", "),
+          because = Survey::SettledRoles.of(@document).because(paragraph).first(3).join(", ")
+          finding(rule_of(role), paragraph:, message:, asked: wanted, found: because,
             cause: [role, why, name], mend: put_in_style(wanted, role, why), cite: asked["cite"])
+        end
+
+        def rule_of(role)
+          return "headings.unmarked" if role.start_with?("heading_")
+          (role == "caption" && self.class.captions?(@guide)) ? "clean.caption" : "role.#{role}.style"
         end
 
         # Why a person is asked first, nil where nobody needs to be.
