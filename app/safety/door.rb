@@ -6,8 +6,8 @@ module Door
   # What was sent is not what this page sends.
   Malformed = Class.new(Norvel::Error)
 
-  LISTS = %w[hit stays paragraph role take sections inherit part without shown offered on matter_at matter_format matter_start
-    matter_first matter_begins matter_place].freeze
+  LISTS = %w[hit stays paragraph role take sections inherit part without shown offered on matter_at
+    matter_format matter_start matter_first matter_begins matter_place].freeze
   MAPS = %w[values of_level of_page partner description].freeze
   FILES = %w[file].freeze
   LONGEST = {"text" => 2_100_000, "html" => 4_000_000, "ids" => 400_000, "loaded" => 20_000, "words" => 100_000}.freeze

@@ -437,7 +437,7 @@ RSpec.describe "stations as plain pages" do
       expect(manuscript.document.paragraphs.flat_map { |one| one.direct.keys }.uniq).to eq []
       expect(Norvel::Seal.of(manuscript.document).words).to eq words
       expect(manuscript.document.uses.keys.map { |id| document.styles[id].name })
-        .to match_array ["Normal", "Title", "Heading 1", "Heading 2"]
+        .to match_array ["Normal", "Title", "Heading 1", "Heading 2", "Heading 3"]
     end
   end
 
