@@ -41,7 +41,7 @@ RSpec.describe "stations as plain pages" do
       "templates?template=ship:short-notice",
       "galley", "galley?at=5", "words", "words?q=harbour&with=port", "words?look=italic",
       "galley?pick=hand:blank_paragraphs", "galley?pick=look:none", "paste", "paste?after=4",
-      "beside", "beside?page=99", "bare", "bare?chosen=1", "findings", "ledger", "handover", "discard"]
+      "beside", "beside?page=99", "beside/sheets", "bare", "bare?chosen=1", "findings", "ledger", "handover", "discard"]
     pages.each do |path|
       get "#{at}/#{path}"
       expect([path, last_response.status]).to eq [path, 200]
@@ -425,6 +425,16 @@ RSpec.describe "stations as plain pages" do
     end
   end
 
+  it "says on the seal what became of each part and each kind of white space" do
+    blank = document.paragraphs.find(&:blank?)
+    form "edits/delete", ids: blank.id.to_s
+    get "#{at}/handover"
+    rows = last_response.body[/<details class="sealparts">.*?<\/details>/m].scan(/<tr>(.*?)<\/tr>/m)
+      .map { |row, *| row.gsub(/<[^>]+>/, " ").split.join(" ") }
+    expect(rows.grep(/\Atext/).first).to end_with "the same"
+    expect(rows.grep(/\Ablank paragraphs/).first).to end_with "1 fewer"
+  end
+
   describe "beginning again from bare text" do
     it "tells what goes and what stays, does it as one change, and shows it beside what it was" do
       get "#{at}/bare", chosen: "1", stays: ["headings"]
@@ -456,6 +466,16 @@ RSpec.describe "stations as plain pages" do
       expect(shown).to eq [[["other words", "looks otherwise"], true], [["looks otherwise"], false]]
       get "#{at}/beside.css", before: entries.first.id, only: "1"
       expect([last_response.status, last_response.body.empty?]).to eq [200, false]
+    end
+
+    it "compares sheet by sheet, with the lines that stand elsewhere marked" do
+      other = document.paragraphs.find { |one| one.word_count > 8 }
+      form("edits/style", ids: other.id.to_s, style: "Heading1")
+      get "#{at}/beside/sheets"
+      expect([last_response.status, last_response.body]).to match [200, /1 of \d+ sheets? that differ/]
+      expect(last_response.body.scan(/class="apart" d="(M[^"]*)"/).flatten.size).to eq 2
+      get "#{at}/beside/sheets", before: "999999"
+      expect(last_response.body).to include "1 of"
     end
 
     it "says so where nothing differs, and where a change is not there any more" do

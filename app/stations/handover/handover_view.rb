@@ -13,6 +13,16 @@ module HandoverView
            "fodt" => "OpenDocument in one file", "markdown" => "text with signs", "html" => "a web page",
            "text" => "words alone"}.freeze
 
+  # The words as they came and as they are, part by part.
+  def seal_parts
+    Norvel::Report::SealParts.new(manuscript.first_document, document)
+  end
+
+  # "12 fewer", "3 more"
+  def more_or_fewer(count)
+    "#{number(count.abs)} #{count.negative? ? "fewer" : "more"}"
+  end
+
   # Those that the document does not have.
   def other_formats
     (Norvel::Formats.all + Norvel::Formats.markups).reject { |format| format.name == document.format }

@@ -6,8 +6,8 @@ class WordsStation < Station
   NEW_LOOKS = {"" => "as the text", "italic" => "italic", "bold" => "bold", "small_caps" => "small capitals"}.freeze
   NEW_VALUES = {"italic" => {italic: true}, "bold" => {bold: true}, "small_caps" => {small_caps: true}}.freeze
 
-  helpers Answers, BareView, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, StyleLetters, StyleView,
-    SurveyView, TypedSigns, WordsView
+  helpers Answers, BareView, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, SheetAtSize, SheetGround,
+    SheetsBesideView, SheetStrokes, SheetsView, StyleLetters, StyleView, SurveyView, TypedSigns, WordsView
 
   post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
   post("/manuscripts/:id/edits/join") { perform Norvel::Edits::JoinParagraphs.new(one_id) }
@@ -78,6 +78,11 @@ class WordsStation < Station
   post("/manuscripts/:id/bare") do
     said = manuscript.perform(bare_edit, version: params[:version]).title
     go_after said, path_to("beside", before: manuscript.ledger_entries.last.id, only: "1")
+  end
+
+  get("/manuscripts/:id/beside/sheets") do
+    wait_for_pages
+    station :beside_sheets
   end
 
   get("/manuscripts/:id/beside.css") do
