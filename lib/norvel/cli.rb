@@ -8,7 +8,7 @@ module Norvel
   module CLI
     COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "pages" => "Pages", "check" => "Check", "mend" => "Mend",
                 "sweep" => "Sweep", "apply" => "Apply", "clear" => "Clear", "set" => "Set", "convert" => "Convert",
-                "guides" => "Guides"}.freeze
+                "guides" => "Guides", "guide" => "GuideOf"}.freeze
 
     module_function
 
@@ -19,7 +19,7 @@ module Norvel
       unless COMMANDS.key?(name)
         raise Refused, "there is no command “#{name}”: it is one of #{COMMANDS.keys.join(", ")}"
       end
-      const_get(COMMANDS.fetch(name)).new(rest, out).call
+      const_get(COMMANDS.fetch(name)).new(rest, out, err).call
     rescue Error => error
       err.puts "norvel: #{error.message.tr("\n", " ")}"
       2

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "yaml"
-
 module Norvel
   # The rules a document must meet, as data: a YAML file that an office can read aloud (docs/guide-format.md).
   class Guide
@@ -36,6 +34,24 @@ module Norvel
         @itself ||= new("norvel_guide: 1\nname: no guide\nconsistent: advice\n", checked: true)
       end
 
+      # Of several patterns the one with the most letters that are no *, the later of two alike; nil for none.
+      def most_exact(patterns)
+        patterns.each_with_index.max_by { |pattern, at| [pattern.delete("*").size, pattern.include?("*") ? 0 : 1, at] }
+          &.first
+      end
+
+      UNIT = /\A\s*[-+]?[\d.,]+\s*(pt|in|cm|mm|pc|")\s*\z/i
+
+      # The unit that a finding is told in: the one that whoever reads chose, else the one that the guide writes a value
+      # in, the first of several; nil where it has none.
+      #   Guide.unit("min" => "25mm") # => "mm"
+      def unit(asked)
+        return Length.unit if Length.unit
+        values = asked.is_a?(Hash) ? asked.values.flatten : [asked]
+        found = values.filter_map { |value| value.to_s[UNIT, 1] }.first
+        (found == "\"") ? "in" : found&.downcase
+      end
+
       # +checked+: the guides that ship meet their schema, as a test makes sure; the schema's library takes long to
       # start.
       def load(path, checked: false)
@@ -49,7 +65,7 @@ module Norvel
     def initialize(source, id: "guide", checked: false)
       @id = id
       @source = source
-      @data = checked ? YAML.safe_load(source) : Schema.check(source)
+      @data = (checked ? YamlText.new(source) : Schema.check(source)).data
       @requirements = {}
     end
 
@@ -99,9 +115,11 @@ module Norvel
       data["accessible"] || {}
     end
 
-    # What is asked of a role: {"size" => "12pt", …}; empty when the guide says nothing of it.
+    # What is asked of a role: {"size" => "12pt", …}; empty when the guide says nothing of it. The text of tables and
+    # notes have places of their own.
     def role(name)
-      data.dig("roles", name) || {}
+      @roles ||= {**(data["roles"] || {}), "table_text" => table_text, "note" => note}
+      @roles[name] || {}
     end
 
     # The Requirement on each property of the table that the guide states for a role.
@@ -112,22 +130,17 @@ module Norvel
 
     # The same of all roles: {"body" => {size: Requirement, …}, …}
     def asked
-      @asked ||= (data["roles"] || {}).keys.to_h { |role| [role, requirements(role)] }.freeze
+      @asked ||= [*ROLES, "note"].reject { |role| role(role).empty? }.to_h { |role| [role, requirements(role)] }.freeze
     end
 
-    # must, should or advice for a rule; patterns may end in *.
+    # must, should or advice for a rule; of several patterns that fit the most exact, then the later one.
     def severity(rule)
-      found = (data["severity"] || {}).find { |pattern, _| File.fnmatch(pattern, rule) }
-      found ? found.last : Rules[rule].severity_in(self)
+      stated = data["severity"] || {}
+      found = Guide.most_exact(stated.keys.select { |pattern| File.fnmatch(pattern, rule) })
+      found ? stated[found] : Rules[rule].severity_in(self)
     end
 
-    # What the guide states and Norvel does not check yet, said instead of passed over.
-    def unchecked
-      stated = Schema::UNCHECKED.select { |path| data.dig(*path.split(".")) }
-      stated + (parts.map { |part| part["part"] } - Structure::Parts::NAMES).map { |name| "parts.#{name}" }
-    end
-
-    # [{"rule" => …, "reason" => …}, …]: what it does not ask, and why.
+    # The granted exceptions: [{"rule" => …, "where" => …, "because" => …, "by" => …, "on" => …}, …]
     def exceptions
       data["exceptions"] || []
     end
@@ -139,6 +152,16 @@ module Norvel
 
     def inspect
       "#<Guide #{name}>"
+    end
+
+    private
+
+    def table_text
+      {**(data.dig("roles", "table_text") || {}), **(data.dig("tables", "text") || {})}
+    end
+
+    def note
+      (data["notes"] || {}).except("number_format")
     end
   end
 end

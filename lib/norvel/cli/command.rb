@@ -4,8 +4,9 @@ module Norvel
   module CLI
     # A command: its arguments parsed, its output on +out+, its exit status returned by call.
     class Command
-      def initialize(arguments, out)
+      def initialize(arguments, out, err = $stderr)
         @out = out
+        @err = err
         @options = {}
         parser = OptionParser.new { |options| options(options) }
         parser.banner = "Usage: norvel #{self.class::USAGE}"
@@ -65,13 +66,16 @@ module Norvel
         document
       end
 
-      # Writes whole or not at all: into a file beside it, read back, then renamed.
+      # A document, whole or not at all.
       def write(document, path)
-        written = Formats.write_for(document, path)
+        Formats.write_for(document, path).tap { |written| write_text(written.bytes, path) }
+      end
+
+      # The same of bytes: into a file beside it, then renamed.
+      def write_text(bytes, path)
         temporary = "#{path}.#{Process.pid}.part"
-        File.binwrite(temporary, written.bytes)
+        File.binwrite(temporary, bytes)
         File.rename(temporary, path)
-        written
       ensure
         File.delete(temporary) if temporary && File.exist?(temporary)
       end

@@ -6,8 +6,6 @@ module Norvel
     # in English alone, where nouns tell nothing.
     class HeadingCase < Subject
       RULE = "heading_case"
-      WORDS = {upper: "capitals", title: "capitals on its words", sentence: "a capital on the first word"}.freeze
-      LONG = 4 # letters of a word whose case tells
       END_MARK = /(?<![.?!…])[.:;,]\z/
 
       def odds
@@ -23,22 +21,18 @@ module Norvel
       end
 
       def cases(level, list)
-        cased = list.filter_map { |one| (found = case_of(one)) && [one, found] }
+        cased = list.filter_map { |one| (found = Survey::LetterCase.of(one)) && [one, found] }
+          .reject { |_, found| found == :lower }
         most = usual(cased.map(&:last)) or return []
-        cased.reject { |_, found| found == most }.map do |one, found|
-          odd(paragraph: one, usual: WORDS[most], found: WORDS[found],
-            message: "A heading of level #{level} has #{WORDS[found]}, the others have #{WORDS[most]}")
-        end
+        cased.reject { |_, found| found == most }.map { |one, found| case_odd(one, level, *words(most, found)) }
       end
 
-      # nil where it can't be told.
-      def case_of(paragraph)
-        text = Survey::Traits.of(paragraph).bare
-        return :upper if text.match?(/[[:upper:]]{2}/) && !text.match?(/[[:lower:]]/)
-        words = text.scan(/[[:alpha:]]+/).drop(1).select { |word| word.size >= LONG }
-        large = words.count { |word| word.match?(/\A[[:upper:]]/) }
-        return :title if large == words.size && large > 1
-        :sentence if large.zero? && words.any?
+      def words(*cases)
+        Survey::LetterCase::WORDS.values_at(*cases)
+      end
+
+      def case_odd(paragraph, level, usual, found)
+        odd(paragraph:, usual:, found:, message: "A heading of level #{level} has #{found}, the others have #{usual}")
       end
 
       def end_marks(level, list)

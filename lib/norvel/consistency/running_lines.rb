@@ -50,7 +50,7 @@ module Norvel
         odd(section:, usual: spoken[usual], found: spoken[line],
           message: "The running #{KINDS[kind]} of section #{section} says #{spoken[line]}, another #{spoken[usual]}",
           label: "Make it the same", why: "it changes words of a running #{KINDS[kind]}",
-          steps: [[:set_running, [section], {"default" => {kind.to_sym => usual.to_h}}]])
+          steps: [[:set_running, [section], {"default" => {kind => usual.to_h}}]])
       end
     end
   end

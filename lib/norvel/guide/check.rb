@@ -41,16 +41,31 @@ module Norvel
       # Every Finding: those on the page set-up and the document, then paragraph by paragraph; granted exceptions left
       # out.
       def findings
-        @findings ||= on_document + by_paragraph.values.flatten(1)
+        @findings ||= on_document + counted(by_paragraph.values.flatten(1))
+      end
+
+      # What the guide grants, as Exceptions::Granted, with the findings it takes out of every count.
+      def granted
+        @granted ||= exceptions.granted((all_on_document + by_paragraph.values.flatten(1)).select(&:exception))
+      end
+
+      # What it states and could not be judged, as Unchecked::Entry.
+      def unchecked
+        @unchecked ||= Unchecked.new(self).entries
       end
 
       # The findings at the paragraph with this id.
       def at(id)
-        by_paragraph.fetch(id, []) + on_document_at.fetch(id, [])
+        counted(by_paragraph.fetch(id, [])) + on_document_at.fetch(id, [])
       end
 
       # Those that are about the paragraph alone.
       def on(id)
+        counted(by_paragraph[id])
+      end
+
+      # The same with granted ones.
+      def all_on(id)
         by_paragraph[id]
       end
 
@@ -61,7 +76,7 @@ module Norvel
 
       # Those on the page set-up and the document.
       def on_document
-        @on_document ||= families.flat_map(&:findings).reject { |finding| excepted?(finding) }
+        counted(all_on_document)
       end
 
       # Would this check have found the same on the same paragraphs?
@@ -178,7 +193,7 @@ module Norvel
         Thread.pass # one of thousands: who has little to do goes before
         same = same_as_before?(paragraph)
         @settled[paragraph.id] = same ? @before.settled(paragraph.id) : judged(paragraph, looking.last)
-        return @before.on(paragraph.id) if same && !reached?(paragraph)
+        return @before.all_on(paragraph.id) if same && !reached?(paragraph)
         judged(paragraph, looking.first) + @settled[paragraph.id]
       end
 
@@ -205,16 +220,24 @@ module Norvel
       end
 
       def judged(paragraph, families)
-        families.flat_map { |family| family.on(paragraph) }.reject { |finding| excepted?(finding) }
+        families.flat_map { |family| family.on(paragraph) }.each { |finding| except(finding) }
       end
 
-      def excepted?(finding)
-        return false if guide.exceptions.empty?
-        guide.exceptions.any? do |exception|
-          next unless File.fnmatch(exception["rule"], finding.rule)
-          style = exception.dig("where", "style")
-          style.nil? || (finding.paragraph && document.style_name(document.paragraph(finding.paragraph)) == style)
-        end
+      def all_on_document
+        @all_on_document ||= families.flat_map(&:findings).each { |finding| except(finding) }
+      end
+
+      def exceptions
+        @exceptions ||= Exceptions.new(self)
+      end
+
+      def except(finding)
+        finding.exception = exceptions.of(finding) if exceptions.any?
+      end
+
+      # Those that no exception was granted for: the very same list where none was.
+      def counted(findings)
+        exceptions.any? ? findings&.reject(&:exception) : findings
       end
     end
   end

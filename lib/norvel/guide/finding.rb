@@ -10,7 +10,7 @@ module Norvel
     #   cause                  findings with one cause are one group; an array that is equal for them
     #   mend                   a Mend, or nil
     Finding = Struct.new(:rule, :severity, :cite, :paragraph, :section, :message, :asked, :found, :cause, :mend,
-      keyword_init: true) do
+      :exception, keyword_init: true) do
       # The same at a paragraph.
       def at(paragraph)
         dup.tap do |finding|

@@ -15,10 +15,12 @@ module Norvel
 
       USUAL = {font: "Times New Roman", size: 12.0}.freeze
 
+      # The Property.
       attr_reader :property
 
       def initialize(property, asked)
         @property = property
+        @stated = asked
         asked = {"any_of" => [asked]} unless asked.is_a?(Hash)
         @least = asked["min"] && typed(asked["min"])
         @most = asked["max"] && typed(asked["max"])
@@ -45,9 +47,14 @@ module Norvel
         (!found.nil? && meets?(found)) ? found : target(found)
       end
 
-      # As the person reads it, in their unit.
-      def spoken(unit = Length.reading)
-        (@spoken ||= {})[unit] ||= say(unit)
+      # As the person reads it, in the guide's unit, else in theirs.
+      def spoken
+        (@spoken ||= {})[unit || Length.reading] ||= say(unit)
+      end
+
+      # The unit it is told in, nil where there is none.
+      def unit
+        Guide.unit(@stated)
       end
 
       private

@@ -35,9 +35,9 @@ module Norvel
         !group.nil?
       end
 
-      # Spaces are said in points, whatever the unit of lengths.
-      def spoken(value, unit = Norvel::Length.reading)
-        unit = "pt" if name.start_with?("space_")
+      # In a unit; unless one is named spaces are said in points, whatever the unit of lengths.
+      def spoken(value, unit = nil)
+        unit ||= name.start_with?("space_") ? "pt" : Norvel::Length.reading
         (value.nil? && !merges) ? "none" : type.spoken(value, unit)
       end
 

@@ -215,6 +215,10 @@ RSpec.describe Norvel::Consistency do
       found = [["Harbour book", "Harbour book", "Harbour books", "Harbour book"], ["Harbour book"] * 4]
         .map { |heads| described_class.of(headed[heads], rules: ["running"]).size }
       expect(found).to eq [1, 0]
+      odd = headed[["Harbour book", "Harbour book", "Harbour books", "Harbour book"]]
+      group = Norvel::Guide::Check.new(Norvel::Guide.itself, odd).groups.find { |one| one.rule == "consistent.running" }
+      mended = group.edit(Norvel::Guide.itself).apply(odd).after
+      expect(described_class.of(mended, rules: ["running"])).to eq []
     end
   end
 

@@ -40,8 +40,9 @@ RSpec.describe Norvel::Guide do
   end
 
   it "says what it states and Norvel does not check yet" do
-    expect(guide("captions: {numbered: by_chapter}\nparts: [{part: colophon}, {part: contents}]").unchecked)
-      .to eq %w[parts.colophon]
+    asked = guide("captions: {numbered: by_chapter}\nparts: [{part: colophon}, {part: contents}]")
+    expect(Norvel::Guide::Check.new(asked, docx(p(r("One")))).unchecked.map { |entry| [entry.rule, entry.why] })
+      .to eq [["parts.colophon", "no part of that name is known"]]
   end
 
   describe "its rules" do
@@ -55,7 +56,7 @@ RSpec.describe Norvel::Guide do
       asked = "roles: {body: {size: 11pt, line_spacing: single, first_line: {max: 0.3in}, " \
         "align: {any_of: [center, right]}, space_after: 0pt}}"
       expect(said(document, asked)).to eq [
-        ["role.body.line_spacing", "single", "double"], ["role.body.first_line", "at most 21.6 pt", "36 pt"],
+        ["role.body.line_spacing", "single", "double"], ["role.body.first_line", "at most 0.3 in", "0.5 in"],
         ["role.body.align", "centred or right", "left"], ["role.body.size", "11 pt", "12 pt"]
       ]
     end

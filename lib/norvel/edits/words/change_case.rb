@@ -17,7 +17,8 @@ module Norvel
         }
       }.freeze
       SHOWN = {"capitals" => :caps, "small capitals" => :small_caps}.freeze
-      NAMES = TYPED.keys + SHOWN.keys
+      USUAL = "usual" # small, but for what the document writes otherwise elsewhere
+      NAMES = TYPED.keys + SHOWN.keys + [USUAL]
 
       # kind: one of NAMES
       def initialize(ids, kind)
@@ -27,16 +28,18 @@ module Norvel
       end
 
       def change(document)
+        @usual = Survey::UsualCase.new(document) if @kind == USUAL
         change = SHOWN.key?(@kind) ? :shown : :typed
         document.replace(chosen(document, @ids).map { |paragraph| send(change, paragraph) })
       end
 
       def title(_document)
-        SHOWN.key?(@kind) ? "Show #{count(@ids.size)} in #{@kind}" : "Type #{count(@ids.size)} in #{@kind} case"
+        return "Show #{count(@ids.size)} in #{@kind}" if SHOWN.key?(@kind)
+        "Type #{count(@ids.size)} in #{(@kind == USUAL) ? "sentence" : @kind} case"
       end
 
       def changes_text?
-        TYPED.key?(@kind)
+        !SHOWN.key?(@kind)
       end
 
       private
@@ -48,7 +51,7 @@ module Norvel
 
       # Over the whole paragraph at once, since a word may be in several runs. Letters that grow (ß) keep their run.
       def typed(paragraph)
-        text = TYPED.fetch(@kind).call(paragraph.raw_text)
+        text = @usual ? @usual.typed(paragraph.raw_text) : TYPED.fetch(@kind).call(paragraph.raw_text)
         if text.size != paragraph.raw_text.size
           return Retype.new(paragraph.id, text).send(:typed, paragraph, text)
               .then { |runs| paragraph.with(runs:) }

@@ -42,6 +42,24 @@ module Norvel
           !Rules[name].asked(@guide).nil?
         end
 
+        # [least, most] of what a guide asks of a length, in points: a value, {min: …, max: …}
+        def bounds(asked)
+          stated = asked.is_a?(Hash) ? asked.values_at("min", "max") : [asked, asked]
+          stated.map { |one| one && Length.typed(one) }
+        end
+
+        # The unit that a guide writes a length in, nil where it has none.
+        def unit_of(asked)
+          Guide.unit(asked) || Length.reading
+        end
+
+        def spoken_range(least, most, unit)
+          one, other = [least, most].map { |bound| bound && Length.spoken(bound, unit) }
+          return one if one == other
+          return "#{one} to #{other}" if one && other
+          one ? "at least #{one}" : "at most #{other}"
+        end
+
         # cause: what findings with one cause have in common, beside the rule
         def finding(rule, message:, asked:, found:, cause:, paragraph: nil, section: nil, mend: nil, cite: nil)
           @severities ||= {}

@@ -82,13 +82,13 @@ module Norvel
             cite: @guide.page["cite"])
         end
 
-        # In the unit that sheets are read in.
-        def length(points)
-          Length.spoken(points, Length.of_sheets)
+        # In the unit that the guide writes, else the one that sheets are read in.
+        def length(points, asked = nil)
+          Length.spoken(points, Guide.unit(asked) || Length.of_sheets)
         end
 
         def spoken(width, height)
-          "#{length(width)} × #{length(height)}"
+          [width, height].map { |points| length(points, @guide.page["size"]) }.join(" × ")
         end
 
         def margins(section, number)
@@ -104,21 +104,16 @@ module Norvel
           found = section[field]
           return if (least.nil? || found >= least - slack) && (most.nil? || found <= most + slack)
           target = (least && found < least) ? least : most
-          said = range_words(least, most)
+          said = range_words(least, most, range)
           finding("page.margin.#{seen}", section: number, message: "The #{side} margin is not #{said}",
-            asked: said, found: length(found), cause: [side, target], cite: @guide.page["cite"],
-            mend: mend("Set the #{side} margin to #{length(target)}", field => target))
+            asked: said, found: length(found, range), cause: [side, target], cite: @guide.page["cite"],
+            mend: mend("Set the #{side} margin to #{length(target, range)}", field => target))
         end
 
-        def bounds(range)
-          return [Length.typed(range)] * 2 unless range.is_a?(Hash)
-          range.values_at("min", "max").map { |text| text && Length.typed(text) }
-        end
-
-        def range_words(least, most)
-          return length(least) if least == most
+        def range_words(least, most, range)
+          return length(least, range) if least == most
           bounds = {"at least" => least, "at most" => most}.compact
-          bounds.map { |words, bound| "#{words} #{length(bound)}" }.join(", ")
+          bounds.map { |words, bound| "#{words} #{length(bound, range)}" }.join(", ")
         end
 
         def mend(label, **values)

@@ -3,15 +3,17 @@
 module Norvel
   class Guide
     module Rules
-      # role.<role>.style and role.<role>.<property>: what paragraphs of a role must look like. A value that comes from
-      # the style is one cause for all its paragraphs, and its mend changes the style; one that was set by hand is
-      # cleared.
+      # role.<role>.style and role.<role>.<property>, notes.style and notes.<property>: what paragraphs of a role must
+      # look like. A value that comes from the style is one cause for all its paragraphs, and its mend changes the
+      # style; one that was set by hand is cleared.
       class RoleRules < Family
         RULES = [
           Rule.new(name: "headings.unmarked", goes_by: :look, stage: :roles, switch: ["headings", "unmarked"]),
           Rule.new(name: "clean.caption", goes_by: :look, stage: :roles, switch: %w[clean captions]),
           Rule.new(name: "role.*.style", goes_by: :look, stage: :roles),
-          Rule.new(name: "role.*", goes_by: :look, stage: :values)
+          Rule.new(name: "role.*", goes_by: :look, stage: :values),
+          Rule.new(name: "notes.style", goes_by: :look, stage: :roles),
+          Rule.new(name: "notes.*", goes_by: :look, stage: :values)
         ].freeze
 
         EVERYWHERE = %i[font size].freeze
@@ -34,7 +36,12 @@ module Norvel
 
         def self.asked_of(guide, role)
           names = [*("style" if guide.role(role)["style"]), *guide.requirements(role).keys]
-          names.map { |name| "role.#{role}.#{name}" }
+          names.map { |name| name_of(role, name) }
+        end
+
+        # What a rule on a role is called.
+        def self.name_of(role, name)
+          (role == "note") ? "notes.#{name}" : "role.#{role}.#{name}"
         end
 
         def initialize(check)
@@ -80,8 +87,8 @@ module Norvel
           name = @document.style_name(paragraph)
           why = why_not(paragraph, role, wanted)
           message = "#{speak(role)} is in #{name}, not in #{wanted}"
-          finding("role.#{role}.style", paragraph:, message:, asked: wanted, found: name, cause: [name, why],
-            mend: put_in_style(wanted, role, why), cite: asked["cite"])
+          finding(self.class.name_of(role, "style"), paragraph:, message:, asked: wanted, found: name,
+            cause: [name, why], mend: put_in_style(wanted, role, why), cite: asked["cite"])
         end
 
         # A paragraph that plays a role by its look alone. It is judged by the role's rules once it is in the role's
@@ -100,7 +107,7 @@ module Norvel
 
         def rule_of(role)
           return "headings.unmarked" if role.start_with?("heading_")
-          (role == "caption" && self.class.captions?(@guide)) ? "clean.caption" : "role.#{role}.style"
+          (role == "caption" && self.class.captions?(@guide)) ? "clean.caption" : self.class.name_of(role, "style")
         end
 
         # Why a person is asked first, nil where nobody needs to be.
@@ -214,14 +221,15 @@ module Norvel
         def verdict(name, requirement, paragraph, run, found, role)
           property = requirement.property
           cause = RoleCause.new(@check, requirement, paragraph, run, found, role)
-          finding("role.#{role}.#{name}", message: message(property, found, speak(role, lower: true), requirement),
-            asked: requirement.spoken, found: property.spoken(found), cause: cause.key, mend: cause.mend,
+          finding(self.class.name_of(role, name), asked: requirement.spoken,
+            message: message(property, found, speak(role, lower: true), requirement),
+            found: property.spoken(found, requirement.unit), cause: cause.key, mend: cause.mend,
             cite: @guide.role(role)["cite"])
         end
 
         def message(property, found, role, requirement)
           return "#{property.label} is #{"not " unless property.type.json(found)}set on #{role}" if property.flag?
-          "#{property.label} of #{role} is #{property.spoken(found)}, not #{requirement.spoken}"
+          "#{property.label} of #{role} is #{property.spoken(found, requirement.unit)}, not #{requirement.spoken}"
         end
 
         def speak(role, lower: false)

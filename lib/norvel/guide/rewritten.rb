@@ -1,0 +1,162 @@
+# frozen_string_literal: true
+
+require "yaml"
+
+module Norvel
+  class Guide
+    # A guide's YAML text with one value put in, changed or taken out; comments, order and the rest of the lines stay as
+    # someone wrote them.
+    class Rewritten
+      PLAIN = /\A[\p{L}\d][\p{L}\d _.()\/%-]*\z/
+      FLOW = Psych::Nodes::Mapping::FLOW
+
+      # +text+: YAML that can be read
+      def initialize(text)
+        @text = text.delete_prefix("\uFEFF")
+        @lines = @text.lines
+        @lines[-1] += "\n" unless @lines.empty? || @lines.last.end_with?("\n")
+        @root = Psych.parse(@text)&.root
+      end
+
+      # The text with a value at a place; nil takes it out, and what held nothing else with it.
+      #   Guide::Rewritten.new("roles:\n  body: {size: 12pt}\n").put(["roles", "body", "size"], "11pt")
+      #   # => "roles:\n  body: {size: 11pt}\n"
+      def put(place, value)
+        @root.is_a?(Psych::Nodes::Mapping) or return "#{inline_pair(place, value)}\n"
+        value.nil? ? without(place) : with(place, value)
+      end
+
+      # A value in one line of YAML.
+      #   Guide::Rewritten.inline({"min" => "10pt"}) # => "{min: 10pt}"
+      def self.inline(value)
+        case value
+        when Hash then "{#{value.map { |key, inside| "#{inline(key.to_s)}: #{inline(inside)}" }.join(", ")}}"
+        when Array then "[#{value.map { |inside| inline(inside) }.join(", ")}]"
+        when String then word(value)
+        else JSON.generate(value)
+        end
+      end
+
+      # Words as they are, where YAML reads them as words.
+      def self.word(text)
+        plain = text.match?(PLAIN) && !text.end_with?(" ") && Psych.safe_load(text) == text
+        plain ? text : JSON.generate(text)
+      rescue Psych::Exception
+        JSON.generate(text)
+      end
+
+      private
+
+      # [the nodes along a place, as far as it is there]: [[key node, value node], …]
+      def along(place)
+        place.each_with_object([[nil, @root]]) do |step, found|
+          pair = pair(found.last.last, step) or return found
+          found << pair
+        end
+      end
+
+      def pair(node, step)
+        case node
+        when Psych::Nodes::Mapping then node.children.each_slice(2).find { |key, _| key.value == step.to_s }
+        when Psych::Nodes::Sequence then (child = node.children[step.to_i]) && [nil, child]
+        end
+      end
+
+      def with(place, value)
+        found = along(place)
+        return replaced(found.last.last, self.class.inline(value)) if found.size == place.size + 1
+        holder = found.last.last
+        rest = place.drop(found.size - 1)
+        unless holder.is_a?(Psych::Nodes::Mapping)
+          return replaced(holder, self.class.inline(nested(rest, value)))
+        end
+        inserted(holder, rest.first, nested(rest.drop(1), value))
+      end
+
+      def nested(steps, value)
+        steps.reverse.inject(value) { |inside, step| {step => inside} }
+      end
+
+      def inline_pair(place, value)
+        "#{self.class.inline(place.first)}: #{self.class.inline(nested(place.drop(1), value))}"
+      end
+
+      # The text with other words in a node's place. A block goes in one line after its key.
+      def replaced(node, words)
+        from, upto = place_of(node), end_of(node)
+        before = @text[0...from]
+        block = !flow?(node) && !node.is_a?(Psych::Nodes::Scalar)
+        before = "#{before.rstrip} " if block && before.match?(/:\s*\z/)
+        before + words + @text[upto..]
+      end
+
+      def inserted(holder, key, value)
+        words = "#{self.class.inline(key)}: #{self.class.inline(value)}"
+        return into_flow(holder, words) if flow?(holder)
+        at = end_of(holder)
+        at = @text.index("\n", at) || @text.size
+        indent = holder.children.first.start_column
+        "#{@text[0...at]}\n#{" " * indent}#{words}#{@text[at..]}"
+      end
+
+      def into_flow(holder, words)
+        at = offset(holder.end_line, holder.end_column) - 1
+        inside = @text[(place_of(holder) + 1)...at]
+        lead = holder.children.empty? ? "" : ", "
+        room = inside[/\s*\z/]
+        @text[0...(at - room.size)] + lead + words + room + @text[at..]
+      end
+
+      def without(place)
+        found = along(place)
+        return @text if found.size < place.size + 1
+        holder = found[-2].last
+        only = holder.children.size == (holder.is_a?(Psych::Nodes::Mapping) ? 2 : 1)
+        return without(place[0...-1]) if only && place.size > 1
+        key, value = found.last
+        flow?(holder) ? from_flow(holder, key || value, value) : from_block(key || value, value)
+      end
+
+      def from_block(first, last)
+        from = @text.rindex("\n", place_of(first)).to_i
+        from += 1 if from.positive?
+        upto = @text.index("\n", end_of(last))
+        @text[0...from] + (upto ? @text[(upto + 1)..] : "")
+      end
+
+      # With the comma after it, or the one before where it is the last.
+      def from_flow(holder, first, last)
+        from, upto = place_of(first), end_of(last)
+        after = @text[upto...(offset(holder.end_line, holder.end_column) - 1)]
+        return @text[0...from] + @text[(upto + after[/\A\s*,\s*/].size)..] if after.match?(/\A\s*,/)
+        @text[0...from].sub(/,\s*\z/, "") + @text[upto..]
+      end
+
+      def flow?(node)
+        node.respond_to?(:style) && !node.is_a?(Psych::Nodes::Scalar) && node.style == FLOW
+      end
+
+      def place_of(node)
+        offset(node.start_line, node.start_column)
+      end
+
+      # Where the last letter of a node stands: blocks end where what they hold last ends.
+      def end_of(node)
+        return offset(node.end_line, node.end_column) if flow?(node) || node.is_a?(Psych::Nodes::Alias)
+        return scalar_end(node) if node.is_a?(Psych::Nodes::Scalar)
+        node.children.empty? ? place_of(node) : end_of(node.children.last)
+      end
+
+      # Text in a block ends before the line that it is told to end in.
+      def scalar_end(node)
+        at = offset(node.end_line, node.end_column)
+        (node.end_column.zero? && node.end_line > node.start_line) ? at - 1 : at
+      end
+
+      def offset(line, column)
+        @starts ||= @lines.inject([0]) { |all, one| all << (all.last + one.size) }
+        [@starts[line] || @text.size, @text.size].min.then { |at| [at + column, @text.size].min }
+      end
+    end
+  end
+end

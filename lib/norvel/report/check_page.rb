@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+require "cgi"
+
+module Norvel
+  module Report
+    # Checks of files as one page of HTML that stands alone and prints well: a table by file, then each file with what
+    # was found, what was granted, and what could not be checked.
+    class CheckPage
+      STYLE = <<~CSS
+        body { font: 15px/1.5 "Source Sans 3", "Noto Sans", sans-serif; color: #16202a; }
+        body { margin: 2rem auto; max-width: 62rem; padding: 0 1rem; }
+        table { border-collapse: collapse; width: 100%; margin: .5rem 0 1.5rem; }
+        th, td { text-align: left; vertical-align: top; padding: .25rem .75rem .25rem 0; }
+        th, td { border-bottom: 1px solid #c9d1d6; }
+        td.n, th.n { text-align: right; font-variant-numeric: tabular-nums; }
+        .must { color: #a62a1b; font-weight: 600; } .should { color: #7d5700; font-weight: 600; }
+        .muted { color: #4d5b66; } .fault { color: #a62a1b; }
+        h2 { margin-top: 2.5rem; break-after: avoid; } tr { break-inside: avoid; }
+        @media print { body { margin: 0; max-width: none; } }
+      CSS
+
+      def initialize(reports, guide)
+        @reports = reports
+        @guide = guide
+      end
+
+      def text
+        <<~HTML
+          <!doctype html>
+          <html lang="en">
+          <head>
+          <meta charset="utf-8">
+          <title>#{h title}</title>
+          <style>
+          #{STYLE}</style>
+          </head>
+          <body>
+          <h1>#{h title}</h1>
+          #{overview}
+          #{@reports.each_with_index.map { |report, index| file(report, index) }.join}
+          </body>
+          </html>
+        HTML
+      end
+
+      private
+
+      def title
+        against = @guide.none? ? "held against itself" : "held against #{@guide.name}"
+        "#{Quantity.words(@reports.size, "file")} #{against}#{edition}"
+      end
+
+      def edition
+        found = @guide.data["edition"]
+        found ? ", edition #{found}" : ""
+      end
+
+      def overview
+        rows = @reports.each_with_index.map do |report, index|
+          link = %(<a href="#file-#{index}">#{h report[:file]}</a>)
+          next "<tr><td>#{link}</td><td colspan=\"5\" class=\"fault\">#{h report[:error]}</td></tr>" if report[:error]
+          cells = [*report[:counts].values, report[:pages] || "", report[:words]]
+          "<tr><td>#{link}</td>#{cells.map { |value| "<td class=\"n\">#{value}</td>" }.join}</tr>"
+        end
+        head = %w[must should advice pages words].map { |word| "<th scope=\"col\" class=\"n\">#{word}</th>" }.join
+        "<table><thead><tr><th scope=\"col\">File</th>#{head}</tr></thead><tbody>\n#{rows.join("\n")}\n</tbody></table>"
+      end
+
+      def file(report, index)
+        body = report[:error] ? "<p class=\"fault\">#{h report[:error]}</p>" : parts(report)
+        "<h2 id=\"file-#{index}\">#{h report[:file]}</h2>\n#{body}\n"
+      end
+
+      def parts(report)
+        [findings(report[:findings]), list("Granted exceptions", report[:exceptions]) { |one| granted(one) },
+          list("Not checked", report[:unchecked]) { |one| "<b>#{h one[:rule]}</b>: #{h one[:why]}" }].join("\n")
+      end
+
+      def findings(list)
+        return "<p>Nothing was found.</p>" if list.empty?
+        rows = list.group_by { |one| one.values_at(:severity, :rule, :message, :expected, :found, :cite) }
+          .map { |told, same| row(told, same) }
+        "<table><thead><tr><th scope=\"col\">Severity</th><th scope=\"col\">What</th><th scope=\"col\">Asked</th>" \
+          "<th scope=\"col\">Found</th><th scope=\"col\">Clause</th><th scope=\"col\">Where</th></tr></thead>" \
+          "<tbody>\n#{rows.join("\n")}\n</tbody></table>"
+      end
+
+      def row((severity, rule, message, asked, found, cite), same)
+        cells = ["<td class=\"#{h severity}\">#{h severity}</td>",
+          "<td>#{h message}<br><span class=\"muted\">#{h rule}</span></td>",
+          *[asked, found, cite].map { |text| "<td>#{h text}</td>" }, "<td>#{h where(same)}</td>"]
+        "<tr>#{cells.join}</tr>"
+      end
+
+      PLACES = 8
+
+      # "page 3, 5; 41 more places"
+      def where(same)
+        pages = same.filter_map { |one| one[:page] }.uniq
+        return Quantity.words(same.size, "place") if pages.empty?
+        more = (pages.size > PLACES) ? " and #{pages.size - PLACES} more" : ""
+        "page #{pages.first(PLACES).join(", ")}#{more}"
+      end
+
+      def list(title, entries)
+        return "" if entries.empty?
+        "<h3>#{title}</h3>\n<ul>#{entries.map { |one| "<li>#{yield(one)}</li>" }.join("\n")}</ul>"
+      end
+
+      def granted(one)
+        by = [one[:by], one[:on]].compact.join(", ")
+        signed = " (#{h by})" unless by.empty?
+        "<b>#{h one[:rule]}</b>, #{Quantity.words(one[:count], "place")}: #{h one[:because]}#{signed}"
+      end
+
+      def h(text)
+        CGI.escapeHTML(text.to_s)
+      end
+    end
+  end
+end
