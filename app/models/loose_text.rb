@@ -35,7 +35,7 @@ class LooseText < ActiveRecord::Base
 
   # The document of the text in the styles of a template (the bytes of its file), on the shelf. Raises Norvel::Error.
   def dress(template, guide: nil)
-    file, name, found = Manuscript::WRITERS.ask(:dress, bytes, filename, template, guide)
+    file, name, found = Manuscript::WRITERS.ask(:dress, bytes, filename, template, SavedGuide.told(guide))
     transaction do
       made = Manuscript.take_in(Original.keep(file), Door.file_name(name), found, guide:)
       update!(manuscript: made)

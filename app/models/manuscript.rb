@@ -24,11 +24,9 @@ class Manuscript < ActiveRecord::Base
     end
   end
 
-  GUIDES = Norvel::Recent.new(50) # read once
-
   # Reads a file and puts it on the shelf, here and now. Raises Norvel::UnreadableFile.
   def self.bring_in(bytes, filename:, guide: nil, template: nil)
-    found = Tasks.weigh(bytes, filename, guide)
+    found = Tasks.weigh(bytes, filename, SavedGuide.told(guide))
     transaction { take_in(Original.keep(bytes), Door.file_name(filename), found, guide:, template:) }
   end
 
@@ -48,7 +46,7 @@ class Manuscript < ActiveRecord::Base
 
   # The guide it is held against: Norvel::Guide.none where nobody chose one.
   def rules
-    guide ? GUIDES.fetch(guide) { Norvel::Guide.find(guide) } : Norvel::Guide.none
+    guide ? SavedGuide.rules(guide) : Norvel::Guide.none
   end
 
   # What a style that it lacks begins with: Norvel::Edits::Pattern.

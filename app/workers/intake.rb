@@ -85,7 +85,7 @@ module Intake
   end
 
   def read(arrival)
-    made = arrival.become(HELPERS.ask(:weigh, arrival.original.bytes, arrival.filename, arrival.guide))
+    made = arrival.become(HELPERS.ask(:weigh, arrival.original.bytes, arrival.filename, SavedGuide.told(arrival.guide)))
     made.is_a?(LooseText) ? "/texts/#{made.id}" : "/manuscripts/#{made.id}/galley"
   rescue Norvel::Error
     arrival.discard if Helpers.inline

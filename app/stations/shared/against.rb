@@ -9,7 +9,7 @@ module Against
   def against(sent = params[:against])
     kind, name = sent.to_s.split(":", 2)
     chosen = {guide: (name if kind == "guide"), template: (name if kind == "template")}
-    raise Norvel::Refused, "There is no such guide." if chosen[:guide] && !Norvel::Guide.shipped.key?(chosen[:guide])
+    raise Norvel::Refused, "There is no such guide." if chosen[:guide] && !SavedGuide.key?(chosen[:guide])
     if chosen[:template] && !SavedTemplate.all_by_key.key?(chosen[:template])
       raise Norvel::Refused, "There is no such template."
     end
@@ -19,12 +19,19 @@ module Against
 
   # The options of that form. chosen: as it is sent; by default what was chosen last
   def against_options(chosen = env["rack.session"]["against"])
-    guides = Norvel::Guide.shipped.map { |id, guide| ["guide:#{id}", "#{guide.name}, #{guide.data["edition"]}"] }
+    guides = SavedGuide.all_by_key.map { |key, words| ["guide:#{key}", words] }
+    guides |= [[chosen, older_words(chosen)]] if chosen.to_s.start_with?("guide:own:") && !guides.to_h.key?(chosen)
     templates = SavedTemplate.all_by_key.map { |key, name| ["template:#{key}", name] }
     groups = [["Guides", guides], ["Templates: their styles", templates]].map do |label, list|
       %(<optgroup label="#{label}">#{options(list, chosen)}</optgroup>)
     end
     options([["", NOTHING]], chosen) + groups.join
+  end
+
+  # An edition that is not the newest, where a document is held against it.
+  def older_words(chosen)
+    key = chosen.delete_prefix("guide:")
+    SavedGuide.key?(key) ? "#{SavedGuide.words(SavedGuide.rules(key))} (an earlier edition)" : "a guide that is gone"
   end
 
   # How a manuscript's choice is sent.

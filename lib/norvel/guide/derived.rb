@@ -110,7 +110,7 @@ module Norvel
         values = looks.first.keys.to_h { |key| [key, any(looks.map { |look| look[key] })] }
         named = (styles.one? && !styles.first.default) ? {"style" => styles.first.name} : {}
         {**named, **values.compact.reject { |key, value| usual?(name, key, value) },
-         "cite" => "#{FROM}, #{styles.map(&:name).join(", ")}"}
+          "cite" => "#{FROM}, #{styles.map(&:name).join(", ")}"}
       end
 
       # {"font" => "Garamond", …} of a style.

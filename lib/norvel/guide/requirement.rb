@@ -4,8 +4,8 @@ module Norvel
   class Guide
     # What a guide asks of one property: a value, one of several, or a range; and the value that would meet it.
     class Requirement
-      # +asked+ as the YAML has it: "12pt", {"any_of" => […]}, {"min" => …, "max" => …}, {"multiple" => 1.15}, {"exact"
-      # => "24pt"}.
+      # +asked+ as the YAML has it: "12pt", {"any_of" => […]}, {"min" => …, "max" => …}, {"multiple" => 1.15},
+      # {"exact" => "24pt"}.
       # Raises UnusableGuide.
       def self.of(property, asked)
         new(property, asked)
@@ -76,7 +76,16 @@ module Norvel
       end
 
       def same?(wanted, value)
-        (property.name == :font) ? wanted.casecmp?(value.to_s) : property.same?(wanted, value)
+        case property.name
+        when :font then wanted.casecmp?(value.to_s)
+        when :color then property.same?(black(wanted), black(value))
+        else property.same?(wanted, value)
+        end
+      end
+
+      # Letters of no stated colour are black on a page.
+      def black(colour)
+        (colour == "auto") ? "#000000" : colour
       end
 
       # Line spacings compare by their number of lines; exact ones by what they come to in 12 pt of the usual face.

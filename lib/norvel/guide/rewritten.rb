@@ -8,6 +8,7 @@ module Norvel
     # someone wrote them.
     class Rewritten
       PLAIN = /\A[\p{L}\d][\p{L}\d _.()\/%-]*\z/
+      VALUES = %w[any_of min max multiple exact].freeze
       FLOW = Psych::Nodes::Mapping::FLOW
 
       # +text+: YAML that can be read
@@ -91,12 +92,24 @@ module Norvel
       end
 
       def inserted(holder, key, value)
-        words = "#{self.class.inline(key)}: #{self.class.inline(value)}"
-        return into_flow(holder, words) if flow?(holder)
-        at = end_of(holder)
-        at = @text.index("\n", at) || @text.size
-        indent = holder.children.first.start_column
-        "#{@text[0...at]}\n#{" " * indent}#{words}#{@text[at..]}"
+        return into_flow(holder, "#{self.class.inline(key)}: #{self.class.inline(value)}") if flow?(holder)
+        at = @text.index("\n", end_of(holder)) || @text.size
+        @text[0...at] + block(key, value, holder.children.first.start_column) + @text[at..]
+      end
+
+      # Lines of their own for what holds more, after a line end.
+      def block(key, value, indent)
+        lead = "\n#{" " * indent}"
+        named = "#{lead}#{self.class.inline(key.to_s)}:"
+        return "#{named} #{self.class.inline(value)}" unless rules?(value)
+        return named + value.map { |one| "#{lead}  - #{self.class.inline(one)}" }.join if value.is_a?(Array)
+        named + value.map { |inside, one| block(inside, one, indent + 2) }.join
+      end
+
+      # A map of rules, or a list of them; a range or choice is one value.
+      def rules?(value)
+        return value.any?(Hash) if value.is_a?(Array)
+        value.is_a?(Hash) && !value.empty? && (value.keys & VALUES).empty?
       end
 
       def into_flow(holder, words)

@@ -22,7 +22,12 @@ module Norvel
 
       def schemer
         require "json_schemer"
-        @schemer ||= JSONSchemer.schema(JSON.parse(File.read(PATH)))
+        @schemer ||= JSONSchemer.schema(data)
+      end
+
+      # The schema itself.
+      def data
+        @data ||= JSON.parse(File.read(PATH)).freeze
       end
 
       def sentence(fault, text)

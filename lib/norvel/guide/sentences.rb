@@ -143,7 +143,7 @@ module Norvel
       def group(name, topic)
         own = @data[name] || {}
         keys = own.keys - MEMBERS - ((name == "tables") ? ["text"] : [])
-        keys = keys & ["number_format"] if name == "notes"
+        keys &= ["number_format"] if name == "notes"
         keys.map do |key|
           sentence(topic, [name, key], switch(name, key, own[key]), rules: rules_of(name, key), cite: own["cite"])
         end
@@ -259,7 +259,7 @@ module Norvel
 
       def plain(value)
         case value
-        when Hash then value.key?("min") || value.key?("max") || value.key?("any_of") ? spoken(value) : mapped(value)
+        when Hash then (value.key?("min") || value.key?("max") || value.key?("any_of")) ? spoken(value) : mapped(value)
         when Array then value.join(", ")
         else value.to_s
         end

@@ -76,10 +76,12 @@ RSpec.describe Norvel::Guide do
       expect(described_class.new(text).put(%w[roles body size], {"min" => "10pt", "max" => "12pt"}))
         .to eq text.sub("12pt}", "{min: 10pt, max: 12pt}}")
       expect(described_class.new(text).put(%w[roles quote size], nil)).to eq text.sub(/  quote:\n.*\n/, "")
+      expect(described_class.new(text).put(%w[parts], [{"part" => "abstract"}]))
+        .to eq "#{text}parts:\n  - {part: abstract}\n"
       expect(described_class.new(text).put(%w[clean line_breaks], "forbid"))
         .to eq text.sub("{}", "{line_breaks: forbid}")
       expect(described_class.new(text).put(%w[headings case heading_1], "upper"))
-        .to eq "#{text}headings: {case: {heading_1: upper}}\n"
+        .to eq "#{text}headings:\n  case:\n    heading_1: upper\n"
     end
 
     it "leaves all else as it was, whatever is changed (property)" do

@@ -23,7 +23,7 @@ RSpec.describe Norvel::Guide, "as it is read" do
     "roles: {body: {size: 4000pt}}" => /\ALine 3: “roles.body.size” can't be that/,
     "roles: {body: {bold: maybe}}" => /\ALine 3: “roles.body.bold” must be true or false, not "maybe"/,
     "roles: {body: {align: middle}}" => /\ALine 3: “roles.body.align” must be left, right, center, justify/,
-    "roles: {body: {color: reddish}}" => /\ALine 3: “roles.body.color” must be a colour such as/,
+    "roles: {body: {color: reddish}}" => /\ALine 3: “roles.body.color” can.t be that: “reddish” is not a colour/,
     "roles: {heading_1: {case: shouting}}" => /\ALine 3: “roles.heading_1.case” must be upper, title, sentence/,
     "roles: {body: {emphasis: {allow: [loud]}}}" => /\ALine 3: .*must be one of bold, italic/,
     "roles: {body: {paragraph_break: tab}}" => /\ALine 3: .*must be indent, space/,
