@@ -17,7 +17,8 @@ require "securerandom"
 require "timeout"
 
 FileUtils.mkdir_p(File.expand_path("../storage", __dir__))
-FILES = %w[safety/* workers/* models/* stations/shared/* stations/*/*_view stations/styles/lineage
-  stations/styles/sheet_drawing stations/station stations/*/routes].freeze
-FILES.each { |files| Dir[File.join(__dir__, "#{files}.rb")].sort.each { |path| require path } }
+# What stations are made of, then what they are, then their routes.
+FILES = %w[safety/* workers/* models/* stations/shared/* stations/*/* stations/station].freeze
+files = FILES.flat_map { |files| Dir[File.join(__dir__, "#{files}.rb")].sort }
+files.partition { |path| File.basename(path) != "routes.rb" }.flatten.each { |path| require path }
 require_relative "web"

@@ -15,6 +15,7 @@ import "./js/find.js";
 import "./js/outline.js";
 import "./js/heads.js";
 import "./js/setup.js";
+import "./js/guides.js";
 
 // Stands at the paragraph that was asked for, again once its fonts have given rows their heights.
 function stand() {

@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
-# A guide that a person made, in one of its editions: a row is never changed, so a document keeps the edition that it
-# was held against. Those that ship are files: Norvel::Guide.shipped. Pages name both by a key: "ravelmouth-thesis",
-# "own:3".
+# A guide that a person made, in one of its editions. What is kept never changes, so a document keeps the edition that
+# it was held against; changes that are not kept yet are a row of their own, the newest. Guides that ship are files
+# (Norvel::Guide.shipped). Pages name both by a key: "ravelmouth-thesis", "own:3".
 class SavedGuide < ActiveRecord::Base
   self.table_name = "guides"
 
   READ = Norvel::Recent.new(50) # read once
+  LATE = "This guide was changed in another window since. Look at it as it is now."
 
   class << self
     # {key => "Ravelmouth house format, 2026"} of those that ship and of the newest edition of every other.
@@ -17,7 +18,7 @@ class SavedGuide < ActiveRecord::Base
 
     # The newest edition of each guide that was made, the latest first.
     def newest
-      where(id: group(:lineage).select("MAX(id)")).order(id: :desc).to_a
+      where(id: where(kept: true).group(:lineage).select("MAX(id)")).order(id: :desc).to_a
     end
 
     # The Norvel::Guide of a key. Raises Norvel::Refused.
@@ -27,9 +28,9 @@ class SavedGuide < ActiveRecord::Base
       READ.fetch([key, row.source]) { Norvel::Guide.new(row.source, id: key, checked: true) }
     end
 
-    # Is there a guide of this key?
+    # Can a document be held against the guide of this key?
     def key?(key)
-      Norvel::Guide.shipped.key?(key) || !named(key).nil?
+      Norvel::Guide.shipped.key?(key) || named(key)&.kept || false
     end
 
     # The edition of a key, nil for those that ship.
@@ -43,14 +44,23 @@ class SavedGuide < ActiveRecord::Base
       key && (named(key)&.source || key)
     end
 
-    # A guide from its text, or the next edition of one. Raises Norvel::UnusableGuide.
-    def keep(source, origin: nil, after: nil)
-      guide = Norvel::Guide.new(source)
+    # A guide from its text. Raises Norvel::UnusableGuide.
+    def keep(source, origin: nil)
       transaction do
-        made = create!(name: guide.name[0, 200], source:, origin: origin || after&.origin, lineage: after&.lineage)
-        made.update_columns(lineage: made.id) unless after
-        made
+        create!(name: read(source).name[0, 200], source:, origin:).tap { |made| made.update_columns(lineage: made.id) }
       end
+    end
+
+    # The Guide of a text. Raises Norvel::UnusableGuide.
+    def read(source)
+      Norvel::Guide.new(source)
+    end
+
+    # "Ravelmouth house format 2026", "Ours, edition 2"; what is gone is said to be.
+    def full_name(key)
+      return "a guide that is gone" unless key?(key)
+      guide, row = rules(key), named(key)
+      [[guide.name, guide.data["edition"]].compact.join(" "), ("edition #{row.number}" if row)].compact.join(", ")
     end
 
     def words(guide)
@@ -62,15 +72,59 @@ class SavedGuide < ActiveRecord::Base
     "own:#{id}"
   end
 
-  # All editions, the first first.
-  def editions
-    SavedGuide.where(lineage:).order(:id).to_a
+  # Which text a page was drawn for.
+  def version
+    Digest::SHA256.hexdigest(source)[0, 16]
   end
 
-  # The edition that came after this one last; nil where there is none.
+  # Puts a text in its place: of an edition that is kept, changes to be kept are begun. Returns the row that has them.
+  # Raises Norvel::UnusableGuide; Norvel::Refused where another window was there before.
+  def change(text, seen:)
+    guide = SavedGuide.read(text)
+    transaction do
+      raise Norvel::Refused, LATE if seen != reload.version || !newest?
+      row = kept ? dup.tap { |one| one.assign_attributes(kept: false, created_at: nil) } : self
+      row.tap { |one| one.update!(source: text, name: guide.name[0, 200]) }
+    end
+  end
+
+  # The changes become the next edition. Raises Norvel::Refused where there are none.
+  def keep_changes
+    raise Norvel::Refused, "There are no changes of this guide to keep." if kept
+    update!(kept: true, created_at: Time.now)
+  end
+
+  # Puts changes that are not kept away. Returns the edition before.
+  def drop_changes
+    before = editions.last
+    delete unless kept
+    before
+  end
+
+  # Is there no later text of it?
+  def newest?
+    SavedGuide.where(lineage:).maximum(:id) == id
+  end
+
+  # Changes of it that are not kept yet, nil for none.
+  def changes_begun
+    SavedGuide.where(lineage:, kept: false).order(:id).last
+  end
+
+  # All editions that are kept, the first first.
+  def editions
+    SavedGuide.where(lineage:, kept: true).order(:id).to_a
+  end
+
+  # The number of this edition, from 1; of changes that are not kept yet the next one.
+  def number
+    SavedGuide.where(lineage:, kept: true).where(id: ...id).count + 1
+  end
+
+  # The last edition, where it came after this one; else nil.
   def newer
-    found = SavedGuide.where(lineage:).order(:id).last
-    found unless found.id == id
+    found = editions.last
+    found if found && found.id > id
   end
 
   # Documents that are held against any of its editions.

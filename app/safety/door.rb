@@ -8,7 +8,7 @@ module Door
 
   LISTS = %w[hit stays paragraph role take sections inherit part without shown offered on matter_at
     matter_format matter_start matter_first matter_begins matter_place].freeze
-  MAPS = %w[values of_level of_page partner description].freeze
+  MAPS = %w[values of_level of_page partner description members].freeze
   FILES = %w[file].freeze
   LONGEST = {"text" => 2_100_000, "html" => 4_000_000, "ids" => 400_000, "loaded" => 20_000, "words" => 100_000}.freeze
   USUAL = 5_000 # letters of any other field

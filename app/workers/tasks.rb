@@ -3,7 +3,7 @@
 # What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
 # process can do it (Helper).
 module Tasks
-  NAMES = %i[weigh convert dress].freeze
+  NAMES = %i[weigh convert dress derive words].freeze
 
   module_function
 
@@ -50,6 +50,18 @@ module Tasks
     file = Norvel::Formats.dress(text, pattern, name: filename).bytes
     name = "#{File.basename(filename, ".*")}#{Norvel::Formats[pattern.format].extension}"
     [file, name, weigh(file, name, guide)]
+  end
+
+  # The text of a guide made from a template or a model document. Raises Norvel::Error.
+  def derive(bytes, filename, name)
+    Norvel::Guide::Derived.new(with_pages(Norvel::Formats.read(bytes, name: filename)), name:).text
+  end
+
+  # The words of a file, a paragraph a line: of a document, or of a text in markup. Raises Norvel::Error.
+  def words(bytes, filename)
+    markup = Norvel::Formats.markup(bytes, filename)
+    return markup.read(bytes).blocks.map(&:text).join("\n") if markup
+    Norvel::Formats.read(bytes, name: filename).paragraphs.map(&:text).join("\n")
   end
 
   def text(text, filename)

@@ -46,7 +46,11 @@ module Norvel
       # in, the first of several; nil where it has none.
       #   Guide.unit("min" => "25mm") # => "mm"
       def unit(asked)
-        return Length.unit if Length.unit
+        Length.unit || stated_unit(asked)
+      end
+
+      # The unit that a guide writes a value in, the first of several; nil where it has none.
+      def stated_unit(asked)
         values = asked.is_a?(Hash) ? asked.values.flatten : [asked]
         found = values.filter_map { |value| value.to_s[UNIT, 1] }.first
         (found == "\"") ? "in" : found&.downcase

@@ -25,8 +25,9 @@ RSpec.describe "the door for what is sent", :web do
     last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
   end
 
-  names = Dir[File.expand_path("../../app/{routes,helpers,views}/**/*", __dir__)].select { |path| File.file?(path) }
-    .flat_map { |path| File.read(path).scan(/(?:params\[:|sent\(:)(\w+)/).flatten }.uniq.sort.freeze
+  names = Dir[File.expand_path("../../app/stations/**/*", __dir__)].select { |path| File.file?(path) }
+    .flat_map { |path| File.read(path).scan(/(?:params\[:|(?:sent|whole|numbered|along\?)\(:)(\w+)/).flatten }.uniq.sort
+    .freeze
   wrong = {
     "a list" => ["a", "b"], "a list of lists" => [["a"]], "a table" => {"a" => "b"},
     "a table of tables" => {"a" => {"b" => ["c"]}},
@@ -42,9 +43,12 @@ RSpec.describe "the door for what is sent", :web do
     steps = {"id" => manuscript.id, "number" => 1, "page" => 1, "sheet" => 1, "change" => "values",
              "key" => "ship:short-notice", "format" => "markdown"}
     text = LooseText.bring_in("# Words", filename: "words.md").id
+    guide = SavedGuide.keep("norvel_guide: 1\nname: Ours\nroles: {body: {size: 12pt}}\n").key
     %w[GET POST].flat_map do |verb|
       Web::STATIONS.flat_map { |station| station.routes[verb].to_a }.map do |pattern, *|
-        [verb, pattern.to_s.sub("/texts/:id", "/texts/#{text}").gsub(/:(\w+)/) { steps.fetch($1) }]
+        address = pattern.to_s.gsub(/:([a-z]\w*)/) { steps.fetch($1) }
+        own = address.sub("/texts/#{manuscript.id}", "/texts/#{text}")
+        [verb, own.sub("/guides/#{steps["key"]}", "/guides/#{guide}")]
       end
     end.uniq.reject { |_, address| address.end_with?("/discard") }
   end
@@ -123,6 +127,10 @@ RSpec.describe "the door for what is sent", :web do
       end
       expect(found).to eq []
     end
+  end
+
+  it "knows the fields of every route" do
+    expect(names).to include("version", "ids", "text", "rule", "q").and have_attributes(size: be > 100)
   end
 
   it "knows no address that is a number and more, no template that is not there, and no place outside" do

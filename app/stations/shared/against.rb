@@ -42,9 +42,25 @@ module Against
 
   # "Ravelmouth Graduate Office, thesis format 2026", "the template Short notice", "no guide".
   def against_words(item = manuscript)
-    return "#{item.rules.name} #{item.rules.data["edition"]}".strip if item.guide
+    return SavedGuide.full_name(item.guide) if item.guide
     name = item.template && SavedTemplate.all_by_key[item.template]
     name ? "the template #{name}" : "no guide"
+  end
+
+  # The same of the document at hand, in the head of its pages: a guide can be read.
+  def held_against
+    return "no guide chosen" if against_key.empty?
+    return "held against #{h against_words}" unless manuscript.guide
+    %(held against <a href="#{rules_path(manuscript.guide)}">#{h against_words}</a>)
+  end
+
+  def rules_path(key)
+    "/guides/#{ERB::Util.url_encode(key)}?document=#{manuscript.id}"
+  end
+
+  # The edition that came after the one that the document is held against; nil for none.
+  def newer_edition
+    SavedGuide.named(manuscript.guide)&.newer
   end
 
   # The address of the page that is seen, also where a piece of it is asked for.

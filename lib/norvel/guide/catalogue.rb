@@ -5,23 +5,30 @@ module Norvel
     # All that a guide can ask, drawn from its schema: each place with what it means, the words that may stand there,
     # and the ways in which a value may be asked for.
     module Catalogue
-      # place: keys that lead there; label: what it is, for a list; expects: what may stand there; choices: words, []
-      # where any value may; ways: of WAYS
-      Entry = Value.define(:place, :label, :expects, :choices, :ways)
+      # place: keys that lead there; label: what it is, for a list; expects: what may stand there; choices: words that
+      # may; free: may others than those?; ways: of WAYS; members: an Entry each of a rule that has several values
+      Entry = Value.define(:place, :label, :expects, :choices, :free, :ways, :members)
       # How a value is asked for: {way => what the guide has of it}
       WAYS = {"is" => "is", "any_of" => "is one of", "min" => "is at least", "max" => "is at most",
               "between" => "is between"}.freeze
       GROUPS = %w[headings pagination captions lists tables clean accessible].freeze
-      OF_ROLE = {"style" => "Style", "case" => "Case", "from_words" => "From so many words on",
-                 "ending_punctuation" => "Mark at the end", "paragraph_break" => "How paragraphs are told apart",
-                 "emphasis" => "Words set apart"}.freeze
-      NOT_ASKED = [%w[pagination matters], %w[lists markers], %w[tables text], %w[headings case]].freeze
+      OF_ROLE = {"style" => "style", "case" => "case of letters", "from_words" => "from so many words on",
+                 "ending_punctuation" => "mark at the end", "paragraph_break" => "how paragraphs are told apart",
+                 "emphasis" => "words set apart"}.freeze
+      OF_ONE = {"from_words" => "quote", "paragraph_break" => "body"}.freeze
+      BESIDE = %w[page roles pagination parts running count consistent exceptions].freeze # of Sentences::GROUPS
+      NOT_ASKED = [%w[pagination matters], %w[tables text]].freeze
+      # Members of lists, and what has a shape of its own.
+      WHOLE = {%w[parts] => "Part of the document", %w[pagination matters] => "Page numbers of front or body matter",
+               %w[exceptions] => "Exception", %w[running head] => "Running head", %w[running foot] => "Running foot"}
+        .freeze
+      LISTS = [%w[parts], %w[pagination matters], %w[exceptions]].freeze
 
       module_function
 
-      # Every Entry, by where it stands in a guide.
+      # Every Entry, by where it stands in a guide; a member of a list has no number yet.
       def all
-        @all ||= (pages + roles + groups + [of(%w[fonts allowed]), of(%w[count pages]), of(%w[count words])]).freeze
+        @all ||= (pages + roles + groups + notes + rest).freeze
       end
 
       # The Entry of a label. nil for none.
@@ -33,9 +40,39 @@ module Norvel
       # What a place expects, whether or not it stands among those that are offered.
       #   Guide::Catalogue.of(%w[clean line_breaks]).choices.first # => "forbid"
       def of(place)
-        schema = node(place) || {}
-        Entry.new(place:, label: label(place), expects: schema["description"].to_s, choices: choices(schema),
-          ways: ways(schema))
+        entry(place, node(place) || {}, label(place))
+      end
+
+      # Can a rule stand at this place?
+      def place?(place)
+        !node(place).nil? && (Sentences::GROUPS.key?(place.first) || BESIDE.include?(place.first)) &&
+          (place.size > 1 || place == ["consistent"])
+      end
+
+      # What a guide has at a place, nil for nothing.
+      def stated(guide, place)
+        place.inject(guide.data) do |data, step|
+          data[step] if step.is_a?(Integer) ? data.is_a?(Array) : data.is_a?(Hash)
+        end
+      end
+
+      # The place of a label's entry in a guide: that of a new member where it is one of a list.
+      def place_in(guide, entry)
+        return entry.place unless LISTS.include?(entry.place)
+        [*entry.place, (guide.data.dig(*entry.place) || []).size]
+      end
+
+      # What was typed for the members of an entry, as a guide has it; empty ones are left out. Raises Refused.
+      def members(entry, typed)
+        entry.members.each_with_object({}) do |member, made|
+          words = typed[member.place.last].to_s.strip
+          made[member.place.last] = plain(words) unless words.empty?
+        end
+      end
+
+      # The same the other way, for a form: {key => words}
+      def typed_members(value)
+        (value || {}).transform_values { |one| typed(one).last }
       end
 
       # A value that was typed in one of the ways, as a guide has it. Raises Refused.
@@ -52,12 +89,16 @@ module Norvel
       end
 
       # [way, words] of a value that stands in a guide, for a form.
+      #   Guide::Catalogue.typed("min" => "10pt", "max" => "12pt") # => ["between", "10pt to 12pt"]
       def typed(value)
-        return ["is", Rewritten.inline(value).delete_prefix('"').delete_suffix('"')] unless value.is_a?(Hash)
-        return ["any_of", value["any_of"].join(", ")] if value.keys == ["any_of"]
-        return ["between", value.values_at("min", "max").join(" to ")] if value.keys.sort == %w[max min]
-        return value.first.map(&:to_s) if value.size == 1 && %w[min max].include?(value.keys.first)
-        ["is", Rewritten.inline(value)]
+        return ["is", ""] if value.nil?
+        return ["is", value.is_a?(String) ? value : Rewritten.inline(value)] unless value.is_a?(Hash)
+        case value.keys.sort
+        when %w[any_of] then ["any_of", value["any_of"].join(", ")]
+        when %w[max min] then ["between", value.values_at("min", "max").join(" to ")]
+        when %w[max], %w[min] then value.first.map(&:to_s)
+        else ["is", Rewritten.inline(value)]
+        end
       end
 
       # --- what is asked where ---
@@ -69,9 +110,21 @@ module Norvel
 
       def roles
         keys = Schema.data.dig("$defs", "role", "properties").keys - ["cite"]
-        Schema.data.dig("properties", "roles", "properties").keys.flat_map do |role|
-          (keys - ((role == "body") ? [] : ["paragraph_break"])).map { |key| of(["roles", role, key]) }
-        end
+        Schema.data.dig("properties", "roles", "properties").keys.product(keys)
+          .reject { |role, key| OF_ONE.fetch(key, role) != role }.map { |role, key| of(["roles", role, key]) }
+      end
+
+      def notes
+        (Schema.data.dig("properties", "notes", "properties").keys - ["cite"]).map { |key| of(["notes", key]) }
+      end
+
+      def rest
+        whole = [%w[running head], %w[running foot]].map { |place| of(place) } + LISTS.map { |place| member_of(place) }
+        [%w[fonts allowed], %w[count pages], %w[count words]].map { |place| of(place) } + whole
+      end
+
+      def member_of(place)
+        entry(place, node([*place, 0]), WHOLE.fetch(place))
       end
 
       def groups
@@ -79,28 +132,51 @@ module Norvel
         (found.reject { |_, key| key == "cite" } - NOT_ASKED).map { |place| of(place) }
       end
 
+      def entry(place, schema, label)
+        alone = schema["type"] == "object"
+        members = alone ? schema.fetch("properties", {}).map { |key, one| member([*place, key], one) } : []
+        Entry.new(place:, label:, expects: schema["description"].to_s, choices: choices(schema), free: free?(schema),
+          ways: ways(schema), members:)
+      end
+
+      def member(place, schema)
+        schema = followed(schema)
+        entry(place, schema.except("properties"), place.last.tr("_", " "))
+      end
+
       def label(place)
-        return of_role(*place.drop(1)) if place.first == "roles"
+        return of_role(place[1], place.last) if place.first == "roles" && place.size == 3
+        return of_role("note", place.last) if place.first == "notes"
+        return WHOLE[place.grep(String)] if WHOLE.key?(place.grep(String))
         return "Margin, #{place.last}" if place[1] == "margins"
-        said = Sentences::SWITCHES.dig(*place)&.fetch("says")
-        return place.map { |one| one.to_s.tr("_", " ") }.join(", ") unless said
-        words = format(said, "…")
+        return "Sheets: #{place.last}" if place.first == "page"
+        of_switch(place)
+      end
+
+      # "Every image has a description" is what is switched on.
+      def of_switch(place)
+        said = Sentences::SWITCHES.dig(*place)
+        words = said ? format(said["says"], "…") : place.map { |one| one.to_s.tr("_", " ") }.join(", ")
         "#{words[0].upcase}#{words[1..]}#{" (accessibility)" if place.first == "accessible"}"
       end
 
       def of_role(role, key)
         kind = Survey::Roles.words(role)
-        property = Styles::Properties.key?(key) ? Styles::Properties[key].label : OF_ROLE.fetch(key, key.tr("_", " "))
-        "#{property} of #{kind}"
+        property = Styles::Properties[key].label.downcase if Styles::Properties.key?(key)
+        "#{kind[0].upcase}#{kind[1..]}: #{property || OF_ROLE.fetch(key, key.tr("_", " "))}"
       end
 
       # The schema of a place, its references followed.
       def node(place)
         found = place.inject(Schema.data) do |schema, step|
           schema = followed(schema) || {}
-          step.is_a?(Integer) ? schema["items"] : schema.dig("properties", step)
+          step.is_a?(Integer) ? schema["items"] : property(schema, step)
         end
         followed(found)
+      end
+
+      def property(schema, name)
+        [schema, *one_of(schema)].filter_map { |one| one.dig("properties", name) }.first
       end
 
       def followed(schema)
@@ -114,6 +190,19 @@ module Norvel
         return [true, false] if schema["type"] == "boolean"
         one_of(schema).flat_map { |one| (one["type"] == "object") ? [] : choices(one) }
       end
+
+      # May something stand there that is none of its choices?
+      def free?(schema)
+        return false if schema["enum"] || schema["type"] == "boolean"
+        kinds = one_of(schema)
+        kinds.empty? || kinds.any? { |one| (one["type"] == "object") ? !bounds?(one) : free?(one) }
+      end
+
+      def bounds?(schema)
+        (schema["properties"].keys & BOUNDS).any?
+      end
+
+      BOUNDS = %w[any_of min max].freeze
 
       def one_of(schema)
         (schema["anyOf"] || []).map { |one| followed(one) }
@@ -135,7 +224,7 @@ module Norvel
         return scalar(words) unless words.match?(/\A[\[{]/)
         YamlText.new("value: #{words}").data["value"]
       rescue UnusableGuide => error
-        raise Refused, error.message.sub(/\ALine 1: /, "That can't be read: ")
+        raise Refused, error.message.sub(/\ALine \d+: /, "That can't be read: ")
       end
 
       def scalar(words)

@@ -68,9 +68,10 @@ module Norvel
         groups = offers.reject { |offer| offer.place.first == "parts" }
           .group_by { |offer| (offer.place.first == "roles") ? offer.place[0, 2] : offer.place[0, 1] }
         groups.inject(text) do |now, (place, list)|
-          words = list.map(&:sentence).uniq.join(" ")
+          clause = [*place, "cite"]
+          words = [YamlText.new(now).data.dig(*clause), list.map(&:sentence).uniq.join(" ")].compact.join("; ")
           words = "#{words[0, CLAUSE - 1]}…" if words.size > CLAUSE
-          Rewritten.new(now).put([*place, "cite"], words)
+          Rewritten.new(now).put(clause, words)
         end
       end
       private_class_method :cited
@@ -178,9 +179,11 @@ module Norvel
       EDGES = {"top" => /\btop\b|\bupper\b/i, "bottom" => /\bbottom\b|\bfoot\b|\blower\b(?![- ]?case)/i}.freeze
       SIDE = {"center" => /cent(?:re|er)/i, "right" => /\bright\b/i, "left" => /\bleft\b/i}.freeze
 
+      NUMBERED = /page numbers?|\bpages\b.*\bnumber|\bnumber\b.*\bpages\b|\bnumbered\b|pagina/i
+
       # Page numbers: how front and body matter are counted, and where the number stands.
       def labels(sentence)
-        return [] unless sentence.match?(/page numbers?|\bpages\b.*\bnumber|\bnumbered\b|pagina/i)
+        return [] unless sentence.match?(NUMBERED)
         place = place_of_number(sentence)
         front = FORMS.slice("lower_roman", "upper_roman").find { |_, pattern| sentence.match?(pattern) }&.first
         matters = [({"matter" => "front", "label" => front, "place" => place}.compact if front),
@@ -196,6 +199,7 @@ module Norvel
       end
 
       WORDS_AT_MOST = /(?:exceed|(?:longer|more) than|maximum(?: of)?|at most|limited to|up to)\s+(\d{2,4}) words/i
+      REQUIRED = /\brequired\b|\b(?:must|shall|has to|should) (?:include|contain|have|begin with|be included)/i
       NEEDED = %w[abstract contents title_page references declaration].freeze
       PARTS = Structure::Parts::NAMES.to_h { |name| [name, /\b#{name.tr("_", " ").delete_suffix("s")}s?\b/i] }.freeze
 
@@ -203,7 +207,7 @@ module Norvel
       def parts(sentence)
         part = PARTS.find { |_, pattern| sentence.match?(pattern) }&.first or return []
         most = sentence[WORDS_AT_MOST, 1]
-        needed = NEEDED.include?(part) && sentence.match?(/\b(?:must|required|shall|includes?|contain)\b/i)
+        needed = NEEDED.include?(part) && sentence.match?(REQUIRED)
         return [] if most.nil? && !needed
         [[["parts", part], {"part" => part, "required" => needed || nil, "max_words" => most&.to_i}.compact]]
       end

@@ -52,6 +52,11 @@ module Norvel
         (@spoken ||= {})[unit || Length.reading] ||= say(unit)
       end
 
+      # The same in the unit that the guide writes it in, whoever reads.
+      def as_stated
+        say(Guide.stated_unit(@stated) || "pt")
+      end
+
       # The unit it is told in, nil where there is none.
       def unit
         Guide.unit(@stated)

@@ -68,14 +68,24 @@ module Norvel
         return replaced(found.last.last, self.class.inline(value)) if found.size == place.size + 1
         holder = found.last.last
         rest = place.drop(found.size - 1)
-        unless holder.is_a?(Psych::Nodes::Mapping)
-          return replaced(holder, self.class.inline(nested(rest, value)))
+        case holder
+        when Psych::Nodes::Mapping then inserted(holder, rest.first, nested(rest.drop(1), value))
+        when Psych::Nodes::Sequence then appended(holder, nested(rest.drop(1), value))
+        else replaced(holder, self.class.inline(nested(rest, value)))
         end
-        inserted(holder, rest.first, nested(rest.drop(1), value))
       end
 
+      # A number leads into a list.
       def nested(steps, value)
-        steps.reverse.inject(value) { |inside, step| {step => inside} }
+        steps.reverse.inject(value) { |inside, step| step.is_a?(Integer) ? [inside] : {step => inside} }
+      end
+
+      # One more at the end of a list.
+      def appended(list, value)
+        words = self.class.inline(value)
+        return into_flow(list, words) if flow?(list)
+        at = @text.index("\n", end_of(list)) || @text.size
+        "#{@text[0...at]}\n#{" " * list.start_column}- #{words}#{@text[at..]}"
       end
 
       def inline_pair(place, value)

@@ -17,10 +17,30 @@ module Norvel
       }.freeze
       OF_ROLE = {"quote" => :quotations, "caption" => :captions, "table_text" => :captions,
                  "list_item" => :lists}.freeze
+      GROUPS = {"headings" => :headings, "captions" => :captions, "tables" => :captions, "lists" => :lists,
+                "clean" => :clean, "accessible" => :accessible, "fonts" => :text, "notes" => :notes}.freeze
       MEMBERS = %w[cite tolerance].freeze # of groups, no rules of their own
 
       # {a switch of `clean`, `accessible`, …: what is forbidden or required}
       SWITCHES = YAML.safe_load_file(File.join(__dir__, "sentences.yml")).freeze
+
+      # The topic of what stands at a place of a guide.
+      def self.topic(place)
+        case place
+        in ["roles", role, *] then topic_of(role)
+        in ["tables", "text", *] then topic_of("table_text")
+        in ["page", *] then :page
+        in ["parts" | "count", *] then :parts
+        in ["pagination" | "running", *] then :numbers
+        in ["consistent" | "exceptions", *] then place.first.to_sym
+        else GROUPS.fetch(place.first, :text)
+        end
+      end
+
+      def self.topic_of(role)
+        return :headings if role.start_with?("heading_")
+        (role == "note") ? :notes : OF_ROLE.fetch(role, :text)
+      end
 
       def initialize(guide)
         @guide = guide
@@ -61,7 +81,7 @@ module Norvel
       end
 
       def paper(size)
-        size.is_a?(Hash) ? "#{size["width"]} × #{size["height"]}" : size
+        size.is_a?(Hash) ? size.values_at("width", "height").map { |side| plain(side) }.join(" × ") : size
       end
 
       def orientation(asked)
@@ -78,7 +98,7 @@ module Norvel
       end
 
       def role(place, role, asked)
-        topic = topic_of(role)
+        topic = self.class.topic_of(role)
         asked.except(*MEMBERS).map do |key, value|
           rules = rules_of_role(role, key)
           sentence(topic, [*place, key], of_role(role, key, value), cite: asked["cite"], rules:)
@@ -90,11 +110,6 @@ module Norvel
         return [] if key == "from_words"
         marked = key == "style" && role.start_with?("heading_")
         [Rules::RoleRules.name_of(role, key), *("headings.unmarked" if marked)]
-      end
-
-      def topic_of(role)
-        return :headings if role.start_with?("heading_")
-        (role == "note") ? :notes : OF_ROLE.fetch(role, :text)
       end
 
       def of_role(role, key, value)
@@ -127,13 +142,10 @@ module Norvel
       def property(kind, key, value)
         property = Styles::Properties[key]
         return "#{property.label} is #{either(value) { |one| one ? "on" : "off" }} for #{kind}" if property.flag?
-        "#{property.label} of #{kind} is #{Requirement.of(property, value).spoken}"
+        "#{property.label} of #{kind} is #{Requirement.of(property, value).as_stated}"
       end
 
       # --- groups of switches ---
-
-      GROUPS = {"headings" => :headings, "captions" => :captions, "tables" => :captions, "lists" => :lists,
-                "clean" => :clean, "accessible" => :accessible, "fonts" => :text, "notes" => :notes}.freeze
 
       def groups
         stated = GROUPS.flat_map { |group, topic| group(group, topic) }
@@ -190,13 +202,14 @@ module Norvel
       end
 
       def part_words(part)
-        name = part["part"].tr("_", " ")
-        needs = "is there" if part["required"]
-        needs = "is there if there are #{part["required_if"]}" if part["required_if"]
+        name = (part["part"] == "contents") ? "contents list" : part["part"].tr("_", " ")
+        be = (name.end_with?("s") && !name.start_with?("list")) ? "are" : "is"
+        needs = "#{be} there" if part["required"]
+        needs = "#{be} there if there are #{part["required_if"]}" if part["required_if"]
         more = [("at most #{part["max_words"]} words" if part["max_words"]),
           ("at least #{part["min_words"]} words" if part["min_words"]),
           ("down to level #{part["levels"]}" if part["levels"])].compact
-        ["the #{name} #{needs || "stands here in the order"}", *more].join(", ")
+        ["the #{name} #{needs || "#{(be == "are") ? "stand" : "stands"} here in the order"}", *more].join(", ")
       end
 
       def matters
@@ -244,10 +257,12 @@ module Norvel
 
       # --- values in words ---
 
+      LENGTH = /\A(-?\d+(?:\.\d+)?)(mm|cm|in|pt|pc)\z/
+
       def spoken(asked)
         return plain(asked) unless asked.is_a?(Hash)
-        return either(asked) { |one| one } if asked["any_of"]
-        least, most = asked.values_at("min", "max")
+        return either(asked) { |one| plain(one) } if asked["any_of"]
+        least, most = asked.values_at("min", "max").map { |one| one && plain(one) }
         return "#{least} to #{most}" if least && most
         least ? "at least #{least}" : "at most #{most}"
       end
@@ -261,7 +276,7 @@ module Norvel
         case value
         when Hash then (value.key?("min") || value.key?("max") || value.key?("any_of")) ? spoken(value) : mapped(value)
         when Array then value.join(", ")
-        else value.to_s
+        else value.to_s.sub(LENGTH, "\\1 \\2")
         end
       end
 

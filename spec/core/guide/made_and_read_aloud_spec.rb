@@ -141,7 +141,7 @@ RSpec.describe Norvel::Guide do
       guide = Norvel::Guide.new("#{head}page: {margins: {top: {min: 1in, max: 30mm}}}\n" \
         "roles: {quote: {from_words: 40, italic: false, size: {any_of: [11pt, 12pt]}, emphasis: {allow: [italic]}}}\n" \
         "clean: {line_breaks: allow, double_spaces: forbid}\ncount: {words: {max: 80000, without: [references]}}\n")
-      expect(described_class.new(guide).all.map(&:words)).to eq ["The top margin is 1in to 30mm.",
+      expect(described_class.new(guide).all.map(&:words)).to eq ["The top margin is 1 in to 30 mm.",
         "A block quotation has 40 words or more.", "Italic is off for block quotation.",
         "Size of block quotation is 11 pt or 12 pt.", "Words of block quotation may be italic.",
         "The document has at most 80000 words without references.", "Line breaks: allowed.",

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+# A guide made from what a form names: a file, a document of the shelf, another guide, a manual's text, or nothing.
+module GuideMaking
+  SOURCES = %w[file document copy manual nothing].freeze
+  YAML_FILE = /\.ya?ml\z/i
+
+  private
+
+  # The SavedGuide. Raises Norvel::Error.
+  def made_guide
+    case params[:from]
+    when "file" then of_file(sent_file)
+    when "document" then of_document(Manuscript.find(whole(:of_document)))
+    when "copy" then copied(params[:of_guide])
+    when "manual", "nothing" then SavedGuide.keep(empty_guide, origin: nil)
+    else raise Norvel::Refused, "Choose what the guide is made from."
+    end
+  end
+
+  # A guide's own text, or what a template or model asks.
+  def of_file(file)
+    bytes = file[:tempfile].read
+    return SavedGuide.keep(renamed(bytes.force_encoding("UTF-8")), origin: file[:filename]) if guide_file?(file)
+    text = Manuscript::WRITERS.ask(:derive, bytes, file[:filename], nil)
+    SavedGuide.keep(renamed(text), origin: file[:filename])
+  end
+
+  def guide_file?(file)
+    file[:filename].match?(YAML_FILE)
+  end
+
+  def of_document(manuscript)
+    text = Norvel::Guide::Derived.new(manuscript.document).text
+    SavedGuide.keep(renamed(text), origin: manuscript.filename)
+  end
+
+  def copied(key)
+    guide = SavedGuide.rules(key)
+    name = guide_name || "#{guide.name}, copy"
+    SavedGuide.keep(Norvel::Guide::Rewritten.new(guide.source).put(["name"], name), origin: guide.name)
+  end
+
+  def empty_guide
+    raise Norvel::Refused, "A guide needs a name." unless guide_name
+    "norvel_guide: 1\nname: #{Norvel::Guide::Rewritten.inline(guide_name)}\n"
+  end
+
+  # Under the name that was typed, else its own.
+  def renamed(text)
+    guide_name ? Norvel::Guide::Rewritten.new(text).put(["name"], guide_name) : text
+  end
+
+  def guide_name
+    name = params[:name].to_s.strip
+    name[0, 200] unless name.empty?
+  end
+end

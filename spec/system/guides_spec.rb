@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+Browser.boot
+
+# A guide made, changed and used in a real browser; actions are presses, choices and words typed.
+RSpec.describe "guides", type: :feature do
+  before do
+    WebApp.clear
+    @actions = 0
+  end
+  after { Capybara.reset_sessions! }
+
+  def act
+    @actions += 1
+    yield
+  end
+
+  def at_hand(name, bytes)
+    File.join(Dir.mktmpdir, name).tap { |path| File.binwrite(path, bytes) }
+  end
+
+  let(:handbook) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx") }
+
+  it "makes one of a template, changes a rule that says first what it would find, and checks a document by it" do
+    template = at_hand("notice.docx", Norvel::Formats::Template.bytes(handbook.document))
+    visit "/"
+    act { click_link "Guides …" }
+    act { attach_file "file", template, make_visible: true }
+    act { click_button "Make the guide" }
+    expect(page).to have_css("#said", text: "Made the guide")
+    expect(@actions).to be <= 8
+    expect(page).to be_axe_clean
+    act { click_link "Text" }
+    act { find("#g-document").select(handbook.title) && click_button("show") }
+    act { click_link "Size of body text is 11 pt." }
+    act { fill_in("value", with: "10pt") && find("#r-value").send_keys(:tab) }
+    expect(page).to have_css("#tried b", text: /\d+ (?:more|fewer)/, wait: 20)
+    expect(page).to have_css(".guidetext li.here", text: "size: 11pt")
+    expect(page).to be_axe_clean
+    act { click_button "Put it in" }
+    expect(page).to have_css(".ruletable", text: "Size of body text is 10 pt.")
+    act { click_button "Keep as edition 2" }
+    puts "\n  a guide of a template, one rule changed: #{@actions} actions"
+    visit "/manuscripts/#{handbook.id}/findings"
+    find(".against summary").click
+    find("#against").find("option", text: SavedGuide.newest.first.name).select_option
+    click_button "Hold it against this"
+    expect(page).to have_css("#standing", text: "edition 2")
+    expect(page).to have_css("#findings", text: "10 pt")
+  end
+
+  it "finds five rules in a paragraph of a manual, and takes those that are ticked" do
+    visit "/guides"
+    fill_in "text", with: "Margins must be at least 1 inch on the left side. The text is double-spaced in a 12 point " \
+      "font. Block quotations of 40 words or more are single-spaced. The abstract must not exceed 300 words."
+    fill_in "name", with: "Town college"
+    click_button "Make the guide"
+    expect(page).to have_css(".offers tbody tr", minimum: 5)
+    expect(page).to have_no_css(".offers input:checked")
+    ["The left margin is at least 1 in.", "Line spacing of body text is double.", "Size of body text is 12 pt.",
+      "A block quotation has 40 words or more.", "The abstract stands here in the order, at most 300 words."]
+      .each { |words| check words }
+    expect(page).to be_axe_clean
+    click_button "Put the ticked rules in"
+    expect(page).to have_css("#said", text: "Put 5 rules in")
+    expect(page).to have_css(".guidetext", text: "line_spacing: double")
+  end
+
+  it "shows the line of a text that can't be a guide, in the editor that keeps it" do
+    row = SavedGuide.keep("norvel_guide: 1\nname: Ours\nroles:\n  body: {size: 12pt}\n")
+    visit "/guides/#{row.key}"
+    click_link "write in it …"
+    fill_in "text", with: "norvel_guide: 1\nname: Ours\nroles:\n  body: {size: tall}\n"
+    click_button "Put the text in"
+    expect(page).to have_css("[role=alert]", text: "Line 4")
+    chosen = page.evaluate_script("(b => b.value.slice(b.selectionStart, b.selectionEnd))(document.activeElement)")
+    expect(chosen).to eq "  body: {size: tall}"
+  end
+end
