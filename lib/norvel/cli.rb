@@ -8,7 +8,7 @@ module Norvel
   module CLI
     COMMANDS = {"survey" => "Survey", "inspect" => "Inspect", "pages" => "Pages", "check" => "Check", "mend" => "Mend",
                 "sweep" => "Sweep", "apply" => "Apply", "clear" => "Clear", "set" => "Set", "convert" => "Convert",
-                "guides" => "Guides", "guide" => "GuideOf"}.freeze
+                "guides" => "Guides", "guide" => "GuideOf", "report" => "ReportOf"}.freeze
 
     module_function
 

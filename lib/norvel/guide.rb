@@ -149,6 +149,11 @@ module Norvel
       data["exceptions"] || []
     end
 
+    # What it asks and no rule can say: [{"what" => …, "cite" => …}, …]
+    def not_checked
+      data["not_checked"] || []
+    end
+
     # Was it chosen by nobody?
     def none?
       equal?(Guide.none)

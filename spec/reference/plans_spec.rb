@@ -24,7 +24,12 @@ RSpec.describe "plans" do
     clean: {direct_formatting: forbid, blank_paragraphs: should, tabs_as_indents: forbid, double_spaces: forbid, line_breaks: forbid, spaces_as_indents: forbid}
     accessible: {title: require, language: require}
   YAML
-  guides = [*Norvel::Guide.shipped.values, odd]
+  own = Norvel::Guide.shipped.fetch_values("ravelmouth-house", "ravelmouth-thesis")
+  # Of the published manuals one in turn; MANUALS=1 for all. Not where documents are mixed by chance: one that takes bold
+  # from headings turns what a character style sets apart there the other way round (ISO/IEC 29500-1 17.7.3).
+  manuals = (Norvel::Guide.shipped.values - own)
+  manuals = manuals.sample(1, random: Random.new(RSpec.configuration.seed)) unless ENV["MANUALS"]
+  guides = [*own, odd, *manuals]
 
   def read_back(document)
     Norvel::Formats.read(Norvel::Formats.write(document).bytes, name: "back.docx")
@@ -75,7 +80,7 @@ RSpec.describe "plans" do
   end
 
   it "keep them on documents mixed by chance (property)" do
-    SomeOf.seeds(1..40).each { |seed| promised("mixed #{seed}", Mixed.new(seed).document, guides) }
+    SomeOf.seeds(1..40).each { |seed| promised("mixed #{seed}", Mixed.new(seed).document, [*own, odd]) }
     told("mixed documents")
     expect(@again.fdiv(@plans)).to be <= 0.06
   end

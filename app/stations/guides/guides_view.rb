@@ -53,6 +53,11 @@ module GuidesView
     !@row.nil? && @row.newest?
   end
 
+  # Does it say where its values are from, or what no rule can ask?
+  def beyond?
+    @guide.data["source"] || @guide.not_checked.any?
+  end
+
   # --- topics ---
 
   def topic_named(name)

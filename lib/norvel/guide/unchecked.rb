@@ -17,7 +17,7 @@ module Norvel
 
       # [Entry, …]
       def entries
-        @entries ||= [*parts, *untold, *pages, *bookmarks, *drifted]
+        @entries ||= [*parts, *untold, *pages, *bookmarks, *drifted, *unasked]
       end
 
       private
@@ -43,6 +43,14 @@ module Norvel
       def bookmarks
         return [] unless @guide.accessible["bookmarks"]
         [Entry.new(rule: "accessible.bookmarks", why: "bookmarks come with a PDF: they are made of the headings")]
+      end
+
+      # What the guide itself says that no rule can ask.
+      def unasked
+        @guide.not_checked.map do |one|
+          cite = " (#{one["cite"]})" if one["cite"]
+          Entry.new(rule: "guide.not_checked", why: "no rule can ask this yet: #{one["what"]}#{cite}")
+        end
       end
 
       # Paragraphs that left the rules of what their style says they are, since they read as something that the guide

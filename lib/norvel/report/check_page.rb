@@ -74,7 +74,17 @@ module Norvel
 
       def parts(report)
         [findings(report[:findings]), list("Granted exceptions", report[:exceptions]) { |one| granted(one) },
-          list("Not checked", report[:unchecked]) { |one| "<b>#{h one[:rule]}</b>: #{h one[:why]}" }].join("\n")
+          list("Not checked", report[:unchecked]) { |one| "<b>#{h one[:rule]}</b>: #{h one[:why]}" },
+          seal(report)].join("\n")
+      end
+
+      # What the report was made of: the words, and the file they stood in.
+      def seal(report)
+        seal = report[:seal] or return ""
+        said = {"words" => Quantity.number(report[:words]), "digest of the words" => seal[:text_digest],
+                "digest of the file" => seal[:file_digest]}
+        rows = said.map { |name, value| "<tr><th scope=\"row\">#{name}</th><td><code>#{h value}</code></td></tr>" }
+        "<h3>Seal</h3>\n<table>#{rows.join}</table>"
       end
 
       def findings(list)

@@ -87,4 +87,23 @@ RSpec.describe Norvel::CLI::Check do
     expect(page.text).to include("role.body.size", "2.1", "by letter")
     expect(Dir["*.part"]).to eq []
   end
+
+  # Source of the digest: sha256sum of GNU coreutils.
+  it "writes the report of one as a page or as JSON, with the seal, and nothing for a form that it does not know" do
+    report = lambda do |*arguments|
+      status = Norvel::CLI.run(["report", *arguments], out: StringIO.new, err: err = StringIO.new)
+      [status, err.string]
+    end
+    expect(report["bad.docx", "--guide", "g.yml", "--output", "o.json"]).to eq [0, ""]
+    told = JSON.parse(File.read("o.json"))
+    expect(told.slice("guide", "meets", "words")).to eq "guide" => "G", "meets" => false, "words" => 42
+    expect(told["findings"].map { |one| one["rule"] }).to eq %w[role.body.size role.body.size]
+    expect(told["seal"]["file_digest"]).to eq "sha256:#{`sha256sum bad.docx`[/\h{64}/]}"
+    expect(report["bad.docx", "--guide", "g.yml", "--output", "o.html"].first).to eq 0
+    page = Nokogiri::HTML5(File.read("o.html"), max_errors: 10)
+    expect([page.errors, page.text]).to match [[], include(told["seal"]["text_digest"], "role.body.size")]
+    expect(report["bad.docx", "--output", "o.txt"]).to match [2, /ends in .html or .json/]
+    expect(report["broken.docx", "--output", "b.json"].first).to eq 2
+    expect(Dir["*.{txt,part}"] + Dir["b.*"]).to eq []
+  end
 end

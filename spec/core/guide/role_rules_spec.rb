@@ -126,4 +126,18 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
     }
     expect(after.on(1)).to equal before.on(1)
   end
+
+  it "asks before it takes away what alone says that a paragraph is a heading" do
+    plain = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {heading_2: {bold: false}}\n")
+    heading = '<w:b/><w:sz w:val="30"/>'
+    body = (p(r("The tide book", heading)) + p(r(running)) * 3) * 3
+    document = docx(body, defaults: defaults("Arial", 24))
+    found = Norvel::Guide::Check.new(plain, document).findings.select { |one| one.rule == "role.heading_2.bold" }
+    found += Norvel::Guide::Check.new(Norvel::Guide.new(plain.source.sub("heading_2", "heading_1")), document).findings
+      .select { |one| one.rule == "role.heading_1.bold" }
+    expect(found.map { |one| [one.mend.safe, one.mend.why] }.uniq)
+      .to eq [[false, "nothing but its look says what it is"]]
+    after = Norvel::Guide::Plan.new(plain, document).after
+    expect(after.paragraphs.map { |one| after.letter_look(one)[:bold] }.tally).to eq true => 3, false => 9
+  end
 end

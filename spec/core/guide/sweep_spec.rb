@@ -120,7 +120,8 @@ RSpec.describe Norvel::CLI::Mend do
 
   it "takes in all that asks on documents made by chance, and what is written reads the same (property)" do
     made = SomeOf.seeds(1..8).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
-    made.product([Norvel::Guide.none, *Norvel::Guide.shipped.values]).each do |document, guide|
+    guides = Norvel::Guide.shipped.fetch_values("ravelmouth-house", "ravelmouth-thesis", "apa-7")
+    made.product([Norvel::Guide.none, *guides]).each do |document, guide|
       Norvel::Layout.of(document)
       after = Norvel::Guide::MendSafe.new(guide, also: ["*"]).apply(document).after
       back = Norvel::Formats.read(Norvel::Formats.write(after).bytes, name: document.name)

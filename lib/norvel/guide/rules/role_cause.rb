@@ -10,6 +10,8 @@ module Norvel
         BY_HAND = %i[direct character].freeze
         BASE = "paragraphs of other kinds are in that style too, and would get one of their own"
 
+        BY_LOOK = "nothing but its look says what it is"
+
         # run: for properties of letters; found: the value seen
         def initialize(check, requirement, paragraph, run, found, role)
           @check = check
@@ -38,6 +40,7 @@ module Norvel
           alone = parts.size == 1 && by_hand?
           mend = Mend.new(name: alone ? "clear_direct" : "change_style", label:, safe: true, steps: parts.map(&:last))
           return mend.asking("a character style says it, which words elsewhere may wear") if @set.kind == :character
+          return mend.asking(BY_LOOK) if alone && by_look?
           return mend.asking(RoleRules::UNNAMED) if mend.put? && @check.guide.role(@role)["style"].nil?
           return mend.asking(BASE) if mend.name == "change_style" && !mend.put? && @style.default && shared?
           return mend.asking(Check::RENUMBERS) if mend.put? && @check.renumbers?(@paragraph, @wanted)
@@ -56,6 +59,11 @@ module Norvel
 
         def by_hand?
           BY_HAND.include?(@set.kind)
+        end
+
+        # Does no style say what it is, and the guide names none for it?
+        def by_look?
+          @check.suggested?(@paragraph) && @check.guide.role(@role)["style"].nil?
         end
 
         # Do only some words of the paragraph have it, so that it carries meaning?
