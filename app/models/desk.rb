@@ -25,7 +25,7 @@ module Desk
   # Made once more when pages are known, since some rules are about them.
   def check(manuscript)
     state = live(manuscript)
-    key = [manuscript.guide, !pages(manuscript).nil?]
+    key = [manuscript.guide, manuscript.grants.map(&:id), !pages(manuscript).nil?]
     state.checks[key] || CHECKING[manuscript.id % CHECKING.size].synchronize do
       state.checks[key] ||= judge(manuscript, state).tap { |check| manuscript.stands(check) if key.last }
     end
@@ -95,7 +95,7 @@ module Desk
   end
 
   def judge(manuscript, state)
-    before = state.checks[[manuscript.guide, false]] || state.earlier[manuscript.guide]
+    before = state.checks[[manuscript.guide, manuscript.grants.map(&:id), false]] || state.earlier[manuscript.guide]
     Norvel::Guide::Check.attempt(manuscript.rules, state.document, before:)
   end
   private_class_method :current, :load, :read, :judge

@@ -6,6 +6,8 @@
 class Manuscript < ActiveRecord::Base
   belongs_to :original
   has_many :ledger_entries, -> { order(:id) }, dependent: :delete_all
+  has_many :grants, -> { order(:id) }, dependent: :delete_all # exceptions, in this document alone
+  has_many :remarks, dependent: :delete_all
   has_one :loose_text, dependent: :destroy # that it was made of
 
   # Someone else changed the document since this page was drawn.
@@ -44,9 +46,9 @@ class Manuscript < ActiveRecord::Base
     Desk.original(self)
   end
 
-  # The guide it is held against: Norvel::Guide.none where nobody chose one.
+  # The guide it is held against, with the exceptions granted here: of Norvel::Guide.none where nobody chose one.
   def rules
-    guide ? SavedGuide.rules(guide) : Norvel::Guide.none
+    (guide ? SavedGuide.rules(guide) : Norvel::Guide.none).granting(grants.map(&:exception))
   end
 
   # What a style that it lacks begins with: Norvel::Edits::Pattern.
@@ -127,6 +129,7 @@ class Manuscript < ActiveRecord::Base
   # Keeps for the shelf how the document stands by a check of its present state; without that the shelf counts anew.
   def stands(check)
     update_columns(**Standing.of(check), standing_version: lock_version)
+    ledger_entries.last&.update_columns(open_findings: check.findings.size)
   rescue ActiveRecord::ActiveRecordError
     nil
   end

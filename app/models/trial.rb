@@ -8,9 +8,9 @@ module Trial
 
   # A Norvel::Guide::Check of a manuscript as it is now.
   def check(manuscript, guide)
-    return manuscript.check if manuscript.rules.source == guide.source
+    return manuscript.check if manuscript.rules.signature == guide.signature
     document = manuscript.document
-    key = [manuscript.id, manuscript.lock_version, !Desk.pages(manuscript).nil?, guide.source]
+    key = [manuscript.id, manuscript.lock_version, !Desk.pages(manuscript).nil?, guide.signature]
     KNOWN.fetch(key) { Norvel::Guide::Check.attempt(guide, document) }
   end
 end

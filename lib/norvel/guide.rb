@@ -154,13 +154,33 @@ module Norvel
       data["not_checked"] || []
     end
 
+    # The same with further exceptions, granted for one document: {"rule" =>, "because" =>, "by" =>, "on" =>, "where" =>
+    # {"paragraph" => id, "found" => words, and the kinds that a guide knows}}
+    def granting(list)
+      return self if list.empty?
+      dup.tap { |guide| guide.grant(self, list) }
+    end
+
+    # What two guides share that ask the same and grant the same.
+    def signature
+      [source, @granted]
+    end
+
     # Was it chosen by nobody?
     def none?
-      equal?(Guide.none)
+      (@base || self).equal?(Guide.none)
     end
 
     def inspect
       "#<Guide #{name}>"
+    end
+
+    protected
+
+    def grant(base, list)
+      @base = base
+      @granted = list
+      @data = base.data.merge("exceptions" => base.exceptions + list)
     end
 
     private

@@ -60,6 +60,8 @@ on("keydown", (event) => {
   if (going) return goOn(event.key);
   if (event.key === "g") return (going = true), setTimeout(() => (going = false), 1500);
   if (event.key === "u") return $("#take-back-button")?.click();
+  const named = $(`a[data-key="${CSS.escape(event.key)}"]`);
+  if (named) return named.click();
   if (!galley() || (event.key.startsWith("Arrow") && !event.target.closest("#galley"))) return;
   if (!KEYS[event.key]) return letterAction(event.key);
   KEYS[event.key]();

@@ -46,7 +46,8 @@ RSpec.describe "guides of published manuals" do
     },
     # BS 4821:1990 (withdrawn), from memory
     "bs-4821" => {
-      %w[page size] => "A4", %w[page margins inside] => {"min" => "40mm"}, %w[page margins outside] => {"min" => "20mm"},
+      %w[page size] => "A4", %w[page margins inside] => {"min" => "40mm"},
+      %w[page margins outside] => {"min" => "20mm"},
       %w[roles body line_spacing any_of] => [1.5, "double"]
     },
     # DIN 5008:2020; right margin from memory

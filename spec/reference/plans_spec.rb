@@ -25,8 +25,8 @@ RSpec.describe "plans" do
     accessible: {title: require, language: require}
   YAML
   own = Norvel::Guide.shipped.fetch_values("ravelmouth-house", "ravelmouth-thesis")
-  # Of the published manuals one in turn; MANUALS=1 for all. Not where documents are mixed by chance: one that takes bold
-  # from headings turns what a character style sets apart there the other way round (ISO/IEC 29500-1 17.7.3).
+  # Of the published manuals one in turn; MANUALS=1 for all. Not where documents are mixed by chance: one that takes
+  # bold from headings turns what a character style sets apart there the other way round (ISO/IEC 29500-1 17.7.3).
   manuals = (Norvel::Guide.shipped.values - own)
   manuals = manuals.sample(1, random: Random.new(RSpec.configuration.seed)) unless ENV["MANUALS"]
   guides = [*own, odd, *manuals]

@@ -49,7 +49,7 @@ module WebApp
 
       def judge(manuscript, state)
         return super unless state.earlier.empty?
-        Remembered.value(:judged, state.document.object_id, manuscript.guide,
+        Remembered.value(:judged, state.document.object_id, manuscript.rules.signature,
           !Norvel::Layout.pages(state.document).nil?) { super }
       end
     end
@@ -57,7 +57,7 @@ module WebApp
 
   # Empties the shelf.
   def self.clear
-    [LedgerEntry, LooseText, Arrival, Manuscript, Original, SavedTemplate, SavedGuide].each(&:delete_all)
+    [LedgerEntry, LooseText, Arrival, Manuscript, Original, SavedTemplate, SavedGuide, Grant, Remark].each(&:delete_all)
     Desk::LIVE.clear
   end
 end

@@ -76,4 +76,32 @@ RSpec.describe "guides", type: :feature do
     chosen = page.evaluate_script("(b => b.value.slice(b.selectionStart, b.selectionEnd))(document.activeElement)")
     expect(chosen).to eq "  body: {size: tall}"
   end
+
+  it "goes from a cause to its place, in its line and on its sheet, by keys, grants an exception, and mends" do
+    handbook.judge_by("ravelmouth-house", template: nil, version: handbook.lock_version)
+    visit "/manuscripts/#{handbook.id}/findings?topic=text"
+    find("a.cause", match: :first).click
+    expect(page).to have_css(".theline")
+    expect(page).to have_css(".placesheet .foundbox")
+    expect(page).to be_axe_clean
+    first = find(".placegrid dl.found", match: :first).text
+    find("body").send_keys("j")
+    expect(page).to have_no_css(".placegrid dl.found", text: first, exact_text: true)
+    find("body").send_keys("k")
+    expect(page).to have_css(".placegrid dl.found", text: first, exact_text: true)
+    find(".except summary").click
+    fill_in "Reason", with: "by letter of 3 May"
+    click_button "Grant the exception"
+    find(".excepted summary").click
+    expect(page).to have_css(".excepted li", text: "by letter of 3 May")
+    find("a.cause", match: :first).click
+    open = handbook.reload.check.findings.size
+    find(".placeacts button", match: :first).click
+    expect(page).to have_css("#findings .since", text: "gone")
+    expect(handbook.reload.check.findings.size).to be < open
+    find("a.cause", match: :first).click
+    click_link "What does this mean?"
+    expect(page).to have_css("h2", text: "How to meet it by hand")
+    expect(page).to be_axe_clean
+  end
 end

@@ -2,10 +2,49 @@
 
 # Findings against the guide, by cause; mend a group, or all that is safe.
 class FindingsStation < Station
-  helpers Answers, BenchView, ConsistencyView, FindingsView, GalleyRow, Gauge, ListView, LookSheet, MattersView,
-    PlanView, Putting, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
+  helpers Answers, BenchView, ChosenView, ConsistencyView, FindingsView, GalleyRow, Gauge, HistoryView, ListView,
+    LookSheet, MattersView, PlaceView, PlanView, Putting, SheetAtSize, SheetGround, SheetStrokes,
+    SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
 
   get("/manuscripts/:id/findings") { station :findings }
+
+  # One place of a cause: in its line and on its sheet.
+  get("/manuscripts/:id/findings/place") { station :place }
+
+  get("/manuscripts/:id/findings/place.css") do
+    content_type "text/css"
+    chosen_group ? look_rules(lines_around(the_finding)) : ""
+  end
+
+  # An exception for what is found at a place, its style, its kind or everywhere.
+  post("/manuscripts/:id/findings/except") do
+    finding = finding_sent
+    grant = Grant.from(finding, manuscript.check, scope: params[:scope], because: params[:because], by: params[:by])
+    manuscript.grants << grant
+    go_after "Granted an exception from #{finding.rule}", path_to("findings")
+  end
+
+  post("/manuscripts/:id/findings/ungrant") do
+    manuscript.grants.find_by(id: whole(:grant))&.destroy
+    go_after "Took the exception back", path_to("findings")
+  end
+
+  # A person's own note.
+  post("/manuscripts/:id/findings/remark") do
+    finding = finding_sent
+    raise Norvel::Refused, "There is nothing in the note." if params[:text].to_s.strip.empty?
+    manuscript.remarks.create!(rule: finding.rule, paragraph: finding.paragraph, text: params[:text].strip[0, 1000])
+    go_after "Kept the note", path_to("findings/place", group: params[:group], nth: whole(:nth))
+  end
+
+  # The report of the check: as a page that prints, and as a table.
+  get("/manuscripts/:id/findings/report") { Norvel::Report::CheckPage.new([check_report], manuscript.rules).text }
+
+  get("/manuscripts/:id/findings.csv") do
+    content_type "text/csv", charset: "utf-8"
+    attachment "#{File.basename(manuscript.filename, ".*")} findings.csv"
+    Norvel::Report::CheckTable.new([check_report], manuscript.rules).text
+  end
 
   post("/manuscripts/:id/findings/mend") do
     group = group_of_findings(params[:group]) or raise Norvel::Refused,
@@ -39,6 +78,18 @@ class FindingsStation < Station
   end
 
   private
+
+  # The finding that a form is about, by its cause and its place among those of it.
+  def finding_sent
+    group = group_of_findings(params[:group])
+    group&.findings&.at(whole(:nth)) or raise Norvel::Refused, "That finding is not there any more."
+  end
+
+  def check_report
+    made = Norvel::Report::CheckReport.new(manuscript.check)
+    {file: manuscript.filename, **made.to_h, groups: made.groups, rules: made.rules, **made.size,
+     seal: {text_digest: "sha256:#{Norvel::Seal.of(document).words}"}}
+  end
 
   # The same parts ticked, for the address of the looks.
   def plan_query

@@ -50,7 +50,7 @@ module Page
   # Pages of a station that have none of their own in the row of stations.
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
            captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", plan: "findings",
-           plan_waiting: "findings",
+           plan_waiting: "findings", place: "findings",
            roles: "survey", templates: "styles", carried: "handover", ledger: nil, beside: "galley"}.freeze
 
   def here?(path)

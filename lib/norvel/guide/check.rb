@@ -24,7 +24,7 @@ module Norvel
         @guide = guide
         @document = document
         @reached = reached
-        @before = before if before && (reached ? before.guide.source == guide.source : before.comparable?(self))
+        @before = before if before && (reached ? before.guide.signature == guide.signature : before.comparable?(self))
         @settled = {}
         by_paragraph
         @before = nil
@@ -81,7 +81,7 @@ module Norvel
 
       # Would this check have found the same on the same paragraphs?
       def comparable?(other)
-        guide.source == other.guide.source && document.styles.equal?(other.document.styles) &&
+        guide.signature == other.guide.signature && document.styles.equal?(other.document.styles) &&
           document.numbering.equal?(other.document.numbering)
       end
 

@@ -49,7 +49,11 @@ module Norvel
 
       def fits?(exception, finding)
         File.fnmatch(exception["rule"], finding.rule) && (exception["where"] || {}).all? do |kind, wanted|
-          finding.paragraph && there?(kind, wanted, @document.paragraph(finding.paragraph))
+          case kind
+          when "found" then finding.found == wanted
+          when "paragraph" then finding.paragraph == wanted
+          else finding.paragraph && there?(kind, wanted, @document.paragraph(finding.paragraph))
+          end
         end
       end
 

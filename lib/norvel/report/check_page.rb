@@ -82,7 +82,7 @@ module Norvel
       def seal(report)
         seal = report[:seal] or return ""
         said = {"words" => Quantity.number(report[:words]), "digest of the words" => seal[:text_digest],
-                "digest of the file" => seal[:file_digest]}
+                "digest of the file" => seal[:file_digest]}.compact
         rows = said.map { |name, value| "<tr><th scope=\"row\">#{name}</th><td><code>#{h value}</code></td></tr>" }
         "<h3>Seal</h3>\n<table>#{rows.join}</table>"
       end

@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+WebApp.boot
+
+# Findings as plain pages: which are looked at, one in its line and on its sheet, exceptions, notes, reports, help.
+RSpec.describe "findings as plain pages" do
+  include Rack::Test::Methods
+
+  def app = Web
+
+  before { WebApp.clear }
+
+  let(:manuscript) do
+    Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house")
+  end
+  let(:at) { "/manuscripts/#{manuscript.id}" }
+
+  def now = Manuscript.find(manuscript.id)
+
+  def page = last_response.body
+
+  def send_form(path, **fields)
+    get "/"
+    token = page[/name="authenticity_token" value="([^"]+)"/, 1]
+    post "#{at}/#{path}", {authenticity_token: token, version: now.lock_version, **fields}
+  end
+
+  def group(rule) = now.check.groups.find { |one| one.rule == rule }
+
+  it "shows those of a weight, a topic, a part, a page or with some words, each with how many of how many" do
+    all = now.check.groups
+    {"weight" => "must", "topic" => "clean", "q" => "handbook"}.each do |name, value|
+      get "#{at}/findings", name => value
+      expect([name, last_response.status]).to eq [name, 200]
+    end
+    get "#{at}/findings", "topic" => "clean"
+    shown = page.scan(/id="group-(\h+)"/).flatten
+    expect(shown).to match_array all.select { |one| one.rule.start_with?("clean.") }.map(&:key)
+    get "#{at}/findings", "page" => "1"
+    expect(page.scan(/id="group-(\h+)"/).size).to be_between(1, all.size - 1)
+    expect(page).to match(/\d+ of <a/)
+    get "#{at}/findings", "q" => "no such words anywhere"
+    expect(page).to include "Nothing was found of that kind"
+  end
+
+  it "shows every cause in its line and on its sheet, from one place to the next" do
+    now.check.groups.each do |one|
+      get "#{at}/findings/place", "group" => one.key, "nth" => one.size - 1
+      expect([one.rule, last_response.status, page]).to match [one.rule, 200, /In its line.*On its sheet/m]
+      get "#{at}/findings/place.css", "group" => one.key
+      expect(last_response.status).to eq 200
+    end
+    ["", "group=none&nth=9999999", "nth=-3", "q=nowhere+at+all", "page=x&part=y"].each do |query|
+      get "#{at}/findings/place?#{query}"
+      expect([query, last_response.status]).to eq [query, 200]
+    end
+  end
+
+  it "walks over all places by next, as many as there are" do
+    get "#{at}/findings/place", "weight" => "must"
+    places = 1
+    while (link = page[/rel="next"[^>]* href="([^"]+)"/, 1])
+      get CGI.unescapeHTML(link)
+      places += 1
+    end
+    expect(places).to eq now.check.counts["must"]
+  end
+
+  it "draws the measure that is wrong where it is" do
+    document = now.document
+    sheets = Norvel::Layout.of(document).sheets
+    paragraph = document.paragraphs.find { |one| one.word_count > 20 }
+    sheet = Norvel::Layout.of(document).sheet_of(paragraph.id)
+    section = document.sections[sheet.section - 1]
+    measure = lambda do |rule, id = paragraph.id|
+      FindingMeasure.new(Norvel::Guide::Finding.new(rule:, paragraph: id, found: "3 pt"), sheet, section)
+    end
+    across = measure["page.margin.left", nil].stroke.scan(/M([\d.]+) .*?H([\d.]+)/).first.map(&:to_f)
+    expect(across).to eq [0, sheet.frame.left.round(1)]
+    down = measure["page.margin.top", nil].stroke.scan(/M[\d.]+ ([\d.]+)V([\d.]+)/).first.map(&:to_f)
+    expect(down).to eq [0, sheet.frame.top.round(1)]
+    lines = sheet.lines.select { |line| line.block.paragraph.id == paragraph.id }
+    spacing = measure["role.body.line_spacing"].stroke.scan(/M[\d.]+ ([\d.]+)V([\d.]+)/).first.map(&:to_f)
+    expect(spacing).to eq lines.first(2).map { |line| line.baseline.round(1) }
+    expect(measure["role.body.font"]).to have_attributes(stroke: "", words: ["", 0, 0], box: include(:x, :y))
+    expect(sheets.size).to be > 1
+  end
+
+  it "grants an exception at a place, which counts nowhere, is listed everywhere, and ends when its place changes" do
+    finding = group("role.body.style").findings.first
+    send_form("findings/except", group: group("role.body.style").key, nth: 0, scope: "place", because: " by letter ",
+      by: "A. Keeper")
+    expect(last_response.status).to eq 303
+    expect(now.check.findings.map { |one| [one.rule, one.paragraph] }).not_to include [finding.rule, finding.paragraph]
+    expect(now.check.granted.map { |one| [one.rule, one.because, one.signed, one.findings.size] })
+      .to eq [["role.body.style", "by letter", "A. Keeper, #{Date.today.iso8601}", 1]]
+    get "#{at}/findings"
+    expect(page).to include("Excepted: 1 rule").and include("by letter")
+    get "#{at}/findings/report"
+    expect(page).to include("Granted exceptions").and include("A. Keeper")
+    send_form("edits/style", ids: finding.paragraph.to_s, style: now.document.styles.called("Title").id)
+    expect(now.check.granted.first.findings).to eq []
+    send_form("findings/ungrant", grant: Grant.last.id)
+    expect([Grant.count, now.check.granted]).to eq [0, []]
+  end
+
+  it "grants one for a style, a kind or everywhere, as far as the same is found, and needs a reason" do
+    one = group("role.body.style")
+    {"style" => one.size, "role" => one.size, "rule" => one.size}.each do |scope, size|
+      send_form("findings/except", group: one.key, nth: 0, scope:, because: "so it is")
+      expect([scope, now.check.granted.first.findings.size]).to match [scope, be >= size]
+      Grant.delete_all
+    end
+    send_form("findings/except", group: one.key, nth: 0, scope: "place", because: " ")
+    expect([last_response.status, page]).to match [422, /needs a reason/]
+    send_form("findings/except", group: one.key, nth: 0, scope: "nowhere", because: "x")
+    expect(last_response.status).to eq 422
+    send_form("findings/except", group: "none", nth: 0, scope: "place", because: "x")
+    expect([last_response.status, page]).to match [422, /not there any more/]
+    expect(Grant.count).to eq 0
+  end
+
+  it "keeps a person's own note beside the finding, and takes all along when the document goes" do
+    one = group("role.body.style")
+    send_form("findings/remark", group: one.key, nth: 1, text: "ask <the office>")
+    follow_redirect!
+    expect(page).to include "ask &lt;the office&gt;"
+    get "#{at}/findings/place", "group" => one.key, "nth" => 0
+    expect(page).not_to include "ask &lt;the office&gt;"
+    send_form("findings/except", group: one.key, nth: 0, scope: "rule", because: "so it is")
+    now.discard
+    expect([Remark.count, Grant.count]).to eq [0, 0]
+  end
+
+  it "says what the last change made of them, and draws how many were open" do
+    2.times do
+      send_form("findings/mend", group: now.check.groups.find { |one| one.first.mend&.safe }.key)
+      get "#{at}/findings"
+    end
+    expect(page).to match(/Since the last change:.*\d+ gone.*openline/m)
+    expect(now.ledger_entries.pluck(:open_findings)).to all be_positive
+  end
+
+  # Source: RFC 4180, by Ruby's csv.
+  it "is a table, and a page that prints" do
+    get "#{at}/findings.csv"
+    rows = CSV.parse(page, headers: true)
+    expect(rows.map { |row| row["rule"] }.tally).to eq now.check.findings.map(&:rule).tally
+    get "#{at}/findings/report"
+    expect(page).to include("held against Ravelmouth Harbour Authority").and include("digest of the words")
+  end
+
+  it "has a page of help for every finding" do
+    get "/help"
+    expect(page.scan(%r{href="/help/}).size).to be > 80
+    now.check.groups.each do |one|
+      get "/help/#{one.rule}"
+      expect([one.rule, last_response.status, page]).to match [one.rule, 200, /How to meet it by hand/]
+    end
+    get "/help/weather.rain"
+    expect(last_response.status).to eq 404
+  end
+end
