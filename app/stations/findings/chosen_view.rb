@@ -70,9 +70,9 @@ module ChosenView
   end
 
   # "31 of 256" where some are looked at.
-  def places_of(group)
+  def places_words(group)
     some = chosen_groups.find { |one, _| one.equal?(group) }&.last&.size
-    (some.nil? || some == group.size) ? super : "#{number(some)} of #{super}"
+    (some.nil? || some == group.size) ? places_of(group) : "#{number(some)} of #{places_of(group)}"
   end
 
   # --- one place ---

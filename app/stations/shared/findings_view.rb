@@ -23,11 +23,6 @@ module FindingsView
     groups.group_by { |group| mend_of(group) || group.key }.values
   end
 
-  # What a cause is, in a table.
-  def cause_words(group)
-    h group.first.message
-  end
-
   # The page of help on a rule.
   def help_path(rule)
     "/help/#{rule}"

@@ -7,8 +7,8 @@ class SurveyStation < Station
            "consistency" => "Consistency", "aloud" => "Read aloud"}
     .freeze
 
-  helpers Answers, ConsistencyView, FindingsView, GalleyRow, Gauge, LookSheet, MattersView, OutlineView, PlanView,
-    Putting, StyleView, SurveyView, TriedView
+  helpers Answers, CausesView, ConsistencyView, FindingsView, GalleyRow, Gauge, LookSheet, MattersView, OutlineView,
+    PlanView, Putting, StyleView, SurveyView, TriedView
 
   get("/manuscripts/:id/survey") do
     @view = VIEWS.key?(params[:view]) ? params[:view] : "overview"

@@ -35,6 +35,16 @@ RSpec.describe Norvel::Edits::NumberHeadings do
     expect { described_class.new("decimal", separator: "dash") }.to raise_error(Norvel::Refused, /no separator/)
   end
 
+  it "takes numbers off headings that were put in the list by hand, and leaves other items of it" do
+    numbered = described_class.new("decimal").apply(document).after
+    list = numbered.styles["H1"].paragraph[:list_id]
+    set = ->(level) { Norvel::Styles::PropertySet.of(list_id: list, list_level: 1, **level) }
+    first, second = numbered.paragraphs.last(2).zip([{outline_level: 2}, {}])
+      .map { |one, level| one.with(style_id: nil, direct: set[level]) }
+    after = described_class.new("none").apply(numbered.replace([first, second])).after
+    expect(after.paragraphs.map { |one| after.markers[one.id] }).to match [*[nil] * 5, /1/]
+  end
+
   it "takes numbers off, and back" do
     numbered = described_class.new("decimal").apply(document).after
     change = described_class.new("none").apply(numbered)

@@ -94,16 +94,31 @@ module Norvel
         {indent_left: width, first_line: -width}
       end
 
-      # A style that would inherit a list from its base says that it has none.
+      # A style that would inherit a list from its base says that it has none; headings that were put in its list by
+      # hand leave it too.
       def unnumbered(document, styles)
-        styles.values.inject(document) do |now, style|
-          bare = style.with(paragraph: style.paragraph.without(:list_id, :list_level))
-          inherits = now.styles.chain(now.styles[style.id])[0...-1].any? do |base|
-            base.paragraph.key?(:list_id) && !styles.value?(base)
-          end
-          bare = bare.with(paragraph: bare.paragraph.merge(list_id: 0)) if inherits
-          now.with(styles: now.styles.put(bare))
+        off(styles.values.inject(document) { |now, style| style_off(now, style, styles) }, lists_of(document, styles))
+      end
+
+      # Lists that heading styles count in.
+      def lists_of(document, styles)
+        styles.values.filter_map { |style| document.cascade.of_style(style, :paragraph)[:list_id]&.nonzero? }.uniq
+      end
+
+      def off(document, lists)
+        put = document.paragraphs.select do |one|
+          lists.include?(one.direct[:list_id]) && document.look(one)[:outline_level].to_i.positive?
         end
+        document.replace(put.map { |one| one.with(direct: one.direct.without(:list_id, :list_level)) })
+      end
+
+      def style_off(now, style, styles)
+        bare = style.with(paragraph: style.paragraph.without(:list_id, :list_level))
+        inherits = now.styles.chain(now.styles[style.id])[0...-1].any? do |base|
+          base.paragraph.key?(:list_id) && !styles.value?(base)
+        end
+        bare = bare.with(paragraph: bare.paragraph.merge(list_id: 0)) if inherits
+        now.with(styles: now.styles.put(bare))
       end
     end
   end
