@@ -10,6 +10,8 @@ module Door
     matter_format matter_start matter_first matter_begins matter_place].freeze
   MAPS = %w[values of_level of_page partner description members].freeze
   FILES = %w[file].freeze
+  FILE_LISTS = %w[files].freeze
+  MOST_FILES = 200 # of a list
   LONGEST = {"text" => 2_100_000, "html" => 4_000_000, "ids" => 400_000, "loaded" => 20_000, "words" => 100_000}.freeze
   USUAL = 5_000 # letters of any other field
   ENTRIES = 5_000 # of a list or map
@@ -25,7 +27,7 @@ module Door
     case value
     when nil then nil
     when String then MAPS.include?(name) ? map(name, nil) : text(value, name)
-    when Array then list(name, value)
+    when Array then FILE_LISTS.include?(name) ? files(name, value) : list(name, value)
     when Hash then FILES.include?(name) ? file(value) : map(name, value)
     else raise Malformed, "“#{name}” is not what this page sends."
     end
@@ -43,6 +45,12 @@ module Door
     }
     raise Malformed, "“#{name}” came as a table that this page does not send." unless fits
     values.to_h { |key, value| [text(key, name), text(value, name)] }
+  end
+
+  def files(name, values)
+    fits = values.size <= MOST_FILES && values.all?(Hash)
+    raise Malformed, "“#{name}” came as a list of files that this page does not send." unless fits
+    values.map { |value| file(value) }
   end
 
   def file(value)

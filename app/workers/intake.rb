@@ -20,12 +20,15 @@ module Intake
   # The place where an arrival is worked on, where that is known soon; else nil. Raises Norvel::UnreadableFile for what
   # can't be read, which is not kept then.
   def settle(arrival)
-    return read(arrival) if Helpers.inline
-    enqueue(arrival)
-    became = wait(arrival.id)
+    became = Helpers.inline ? attempt(arrival) : enqueued(arrival)
     return became unless became.is_a?(Norvel::Error)
     arrival.discard
     raise became
+  end
+
+  # Has it read beside the requests, whose page tells how it goes.
+  def put(arrival)
+    Helpers.inline ? attempt(arrival) : enqueue(arrival)
   end
 
   # Its place, nil while it waits and for what can't be read.
@@ -47,6 +50,11 @@ module Intake
       @threads << Thread.new { work } while @threads.size < HANDS
     end
     QUEUE << arrival.id
+  end
+
+  def enqueued(arrival)
+    enqueue(arrival)
+    wait(arrival.id)
   end
 
   def wait(id)
@@ -87,9 +95,6 @@ module Intake
   def read(arrival)
     made = arrival.become(HELPERS.ask(:weigh, arrival.original.bytes, arrival.filename, SavedGuide.told(arrival.guide)))
     made.is_a?(LooseText) ? "/texts/#{made.id}" : "/manuscripts/#{made.id}/galley"
-  rescue Norvel::Error
-    arrival.discard if Helpers.inline
-    raise
   end
-  private_class_method :enqueue, :wait, :work, :take, :attempt, :read
+  private_class_method :enqueue, :enqueued, :wait, :work, :take, :attempt, :read
 end

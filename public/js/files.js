@@ -4,7 +4,9 @@ import { $, on } from "./page.js";
 // The chooser says what was chosen.
 on("change", (event) => {
   const chooser = event.target.closest?.(".chooser");
-  if (chooser) $(".chosen", chooser).textContent = event.target.files[0]?.name || "none chosen yet";
+  if (!chooser) return;
+  const { files } = event.target;
+  $(".chosen", chooser).textContent = files.length > 1 ? `${files.length} files` : files[0]?.name || "none chosen yet";
 });
 
 const drop = $("#drop");

@@ -104,4 +104,25 @@ RSpec.describe "guides", type: :feature do
     expect(page).to have_css("h2", text: "How to meet it by hand")
     expect(page).to be_axe_clean
   end
+
+  it "takes forty files at once, and gives one report of all" do
+    line = "The keeper wrote the tide in the book, and he signed it for the year that had passed."
+    paths = (1..40).map do |number|
+      at_hand("minutes #{number}.docx", package((p(r(line), '<w:jc w:val="both"/>') * (number % 4 + 1)) + section))
+    end
+    visit "/"
+    attach_file "file", paths, make_visible: true
+    expect(page).to have_css(".chosen", text: "40 files")
+    find("[name=against]").find("option", text: "Ravelmouth Harbour").select_option
+    click_button "Bring in"
+    expect(page).to have_css("#said", text: "Brought in 40 files")
+    expect(page).to have_css("#documents li", count: 40)
+    expect(page).to have_no_css(".waiting", wait: 30)
+    expect(page).to be_axe_clean
+    click_link "most open first"
+    click_link "One report for all"
+    expect(page).to have_css("h1", text: "40 documents")
+    expect(page).to have_css("h2", count: 40)
+    expect(page).to be_axe_clean
+  end
 end

@@ -2,6 +2,16 @@
 
 # Files that come with a form, and those that are sent back.
 module SentFiles
+  # [[name, bytes], …] of all that a form sends, those of a .zip one by one. Raises Norvel::Error.
+  def sent_documents
+    sent = Array(params[:files]).select { |file| file.is_a?(Hash) && file[:tempfile] }
+    sent = [sent_file] if sent.empty?
+    sent.flat_map do |file|
+      bytes = file[:tempfile].read
+      Bundle.bundle?(file[:filename]) ? Bundle.files(bytes) : [[file[:filename], bytes]]
+    end
+  end
+
   # As what its bytes are; a file that is damaged as what it is, too.
   def send_document(bytes, name)
     type = begin

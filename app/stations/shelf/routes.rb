@@ -2,20 +2,32 @@
 
 # The shelf: documents that were brought in; bring one in, take one off.
 class ShelfStation < Station
-  helpers ShelfView
+  helpers SentFiles, ShelfView
 
   get "/" do
     shelf
   end
 
+  # One is waited for; of several the shelf tells how they go.
   post "/manuscripts" do
-    arrival = Arrival.keep(sent_file[:tempfile].read, filename: sent_file[:filename], **against)
+    sent = sent_documents
+    next bring_in_all(sent) if sent.size > 1
+    @filename, bytes = sent.first
+    arrival = Arrival.keep(bytes, filename: @filename, **against)
     redirect to(Intake.settle(arrival) || "/arrivals/#{arrival.id}"), 303
   rescue Norvel::Error => error
     @complaint = error.message
-    @filename = params[:file][:filename] if params[:file].is_a?(Hash)
     status 422
     shelf
+  end
+
+  # Every document on the shelf as its guide has it, in one report: a page that prints, or a table.
+  get("/report") { Norvel::Report::CheckPage.new(check_reports, nil).text }
+
+  get("/report.csv") do
+    content_type "text/csv", charset: "utf-8"
+    attachment "shelf.csv"
+    Norvel::Report::CheckTable.new(check_reports, nil).text
   end
 
   # A file that is being read, until it is a document.
@@ -61,8 +73,31 @@ class ShelfStation < Station
 
   private
 
+  def bring_in_all(sent)
+    chosen, taken = against, 0
+    sent.each do |name, bytes|
+      Intake.put(Arrival.keep(bytes, filename: name, **chosen))
+      taken += 1
+    end
+    go_after "Brought in #{taken} files: they are read one after the other.", "/"
+  rescue Norvel::Error => error
+    raise if taken.zero?
+    go_after "Brought in #{taken} of #{sent.size} files. #{error.message}", "/"
+  end
+
+  def check_reports
+    Manuscript.order(:filename, :id).map { |item| report_of(item) }
+  end
+
+  def report_of(item)
+    made = Norvel::Report::CheckReport.new(item.check)
+    {file: item.filename, path: item.filename, **made.to_h, groups: made.groups, rules: made.rules, **made.size}
+  rescue Norvel::Error => error
+    {file: item.filename, path: item.filename, error: error.message}
+  end
+
   def shelf
-    @manuscripts = Manuscript.order(updated_at: :desc, id: :desc).to_a
+    @manuscripts = by_order(Manuscript.order(updated_at: :desc, id: :desc).to_a)
     @texts = LooseText.waiting.to_a
     @arrivals = Arrival.order(id: :desc).to_a
     @title = "Shelf"

@@ -12,6 +12,19 @@ module ShelfView
       counts: counts.reject { |_, count| count.zero? })
   end
 
+  # The last worked on first, or those with most that is open.
+  def by_order(items)
+    (params[:by] == "open") ? items.sort_by { |item| SEVERITY.map { |name| -item[name].to_i } } : items
+  end
+
+  SEVERITY = %i[must should advice].freeze
+
+  # While files are being read, the shelf looks again by itself.
+  def looks_again
+    return "" if @arrivals.all?(&:fault)
+    ' hx-get="/" hx-trigger="every 2s" hx-select="#documents" hx-swap="outerHTML"'
+  end
+
   # "no guide chosen"
   def shelf_against(item)
     against_key(item).empty? ? "no guide chosen" : against_words(item)

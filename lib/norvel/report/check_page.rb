@@ -20,6 +20,7 @@ module Norvel
         @media print { body { margin: 0; max-width: none; } }
       CSS
 
+      # guide: of all of them; nil where each has its own
       def initialize(reports, guide)
         @reports = reports
         @guide = guide
@@ -36,9 +37,11 @@ module Norvel
           #{STYLE}</style>
           </head>
           <body>
+          <main>
           <h1>#{h title}</h1>
           #{overview}
           #{@reports.each_with_index.map { |report, index| file(report, index) }.join}
+          </main>
           </body>
           </html>
         HTML
@@ -47,6 +50,7 @@ module Norvel
       private
 
       def title
+        return "#{Quantity.words(@reports.size, "document")}, each held against its own guide" if @guide.nil?
         against = @guide.none? ? "held against itself" : "held against #{@guide.name}"
         "#{Quantity.words(@reports.size, "file")} #{against}#{edition}"
       end
@@ -69,7 +73,12 @@ module Norvel
 
       def file(report, index)
         body = report[:error] ? "<p class=\"fault\">#{h report[:error]}</p>" : parts(report)
-        "<h2 id=\"file-#{index}\">#{h report[:file]}</h2>\n#{body}\n"
+        "<h2 id=\"file-#{index}\">#{h report[:file]}</h2>\n#{own_guide(report)}#{body}\n"
+      end
+
+      # Where each has its own.
+      def own_guide(report)
+        "<p class=\"muted\">held against #{h(report[:guide] || "itself")}</p>\n" if @guide.nil? && !report[:error]
       end
 
       def parts(report)
