@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# Prepares the database and puts the demo documents on an empty shelf that never had them.
+# Prepares the database, and puts the demo documents and a guide on an empty shelf that never had them.
 require_relative "../app/boot"
 require_relative "build"
 
@@ -16,5 +16,10 @@ Demo::DOCUMENTS.each do |filename, guide, kind|
   bytes = kind.new.bytes
   next LooseText.bring_in(bytes, filename:) if LooseText.markup?(bytes, filename)
   Manuscript.bring_in(bytes, filename:, guide:)
+end
+# A guide made of a template, to be read and changed.
+unless SavedGuide.exists?
+  template = SavedTemplate.document_of("ship:ravelmouth-report")
+  SavedGuide.keep(Norvel::Guide::Derived.new(template).text, origin: "the template Ravelmouth report")
 end
 File.write(sign, "")

@@ -87,6 +87,13 @@ module GuidesView
     @sentences[@topic] || []
   end
 
+  # Its clause, where the sentence before it has another.
+  def clause_of(sentence)
+    at = sentences.index(sentence)
+    same = at.positive? && sentences[at - 1].cite == sentence.cite && !open?(sentences[at - 1])
+    same ? "" : cut(sentence.cite.to_s, 60)
+  end
+
   def open?(sentence)
     sentence.place == @open
   end
