@@ -16,3 +16,9 @@ task :architecture do
   path = "docs/architecture.md"
   File.write(path, File.read(path).sub(/^\| \|.*?(?=\n\n)/m) { References.new.table })
 end
+
+desc "Write docs/rules.md: every rule with its help and an example"
+task :rules do
+  require_relative "spec/support/rule_pages"
+  File.write("docs/rules.md", RulePages.new.text)
+end

@@ -15,18 +15,8 @@ module HelpView
     starts.select { |start, _| rule.start_with?(start) }.max_by { |start, _| start.size }&.last
   end
 
-  # Values that a guide may have for the rule, as it writes them: [[place, what is expected], …]
-  def asked_as(rule)
-    Norvel::Guide::Catalogue.all.select { |entry| states?(entry, rule) }
-      .map { |entry| [entry.place.join(": "), entry.expects] }.first(6)
-  end
-
-  private
-
-  def states?(entry, rule)
-    name = Norvel::Guide::Rules::RoleRules.name_of(entry.place[1], entry.place.last) if entry.place.first == "roles"
-    return name == rule if name
-    switch = Norvel::Guide::Rules::ALL.flat_map { |family| family::RULES }.find { |one| one.covers?(rule) }&.switch
-    switch == entry.place
+  # How a guide asks for the rule, as an example; nil for none.
+  def example_of(rule)
+    Norvel::Guide::Examples.of(rule)
   end
 end

@@ -4,12 +4,12 @@ module Norvel
   class Guide
     # The families of rules, one class each: given a Check they return findings. Each says what its rules are in RULES.
     module Rules
-      ALL = [PageRules, PaginationRules, BlankPageRules, MatterRules, RunningRules, PartRules, CountRules,
-        ContentsRules, CaptionRules, NumberRules, CaseRules, EndMarkRules, EmphasisRules, ParagraphBreakRules,
-        NoteRules, RoleRules, HeadingRules, HeadingNumberRules, ListRules, FontRules, LookRules, BlankRules,
-        CleanRules, LineBreakRules, TypedListRules, DefinitionRules, PageStartRules, NearMissRules, LeadInRules,
-        CapitalRules, TableRules, UnusedStyleRules, DoubledStyleRules, DirectRules, AccessibleRules, ContrastRules,
-        ConsistentRules].freeze
+      ALL = [PageRules, PaginationRules, BlankPageRules, MatterRules, RunningRules, PartRules, PartLanguageRules,
+        CountRules, ContentsRules, CaptionRules, NumberRules, CaseRules, EndMarkRules, EmphasisRules,
+        ParagraphBreakRules, NoteRules, RoleRules, HeadingRules, HeadingNumberRules, ListRules, FontRules, LookRules,
+        BlankRules, CleanRules, LineBreakRules, TypedListRules, DefinitionRules, PageStartRules, NearMissRules,
+        LeadInRules, CapitalRules, TableRules, UnusedStyleRules, DoubledStyleRules, DirectRules, AccessibleRules,
+        ContrastRules, ConsistentRules].freeze
 
       # Does a pattern of names fit a rule, or could it?
       def self.fits?(pattern)

@@ -19,6 +19,8 @@ module Norvel
                  "list_item" => :lists}.freeze
       GROUPS = {"headings" => :headings, "captions" => :captions, "tables" => :captions, "lists" => :lists,
                 "clean" => :clean, "accessible" => :accessible, "fonts" => :text, "notes" => :notes}.freeze
+      OF_PARTS = %w[parts.missing parts.order parts.length language.part].freeze
+      OF_CONTENTS = (OF_PARTS + %w[contents.missing contents.stale contents.levels]).freeze
       MEMBERS = %w[cite tolerance].freeze # of groups, no rules of their own
 
       # {a switch of `clean`, `accessible`, …: what is forbidden or required}
@@ -197,7 +199,7 @@ module Norvel
       def parts
         @guide.parts.each_with_index.map do |part, index|
           sentence(:parts, ["parts", index], part_words(part), cite: part["cite"],
-            rules: %w[parts.missing parts.order parts.length])
+            rules: (part["part"] == "contents") ? OF_CONTENTS : OF_PARTS)
         end
       end
 
@@ -208,7 +210,8 @@ module Norvel
         needs = "#{be} there if there are #{part["required_if"]}" if part["required_if"]
         more = [("at most #{part["max_words"]} words" if part["max_words"]),
           ("at least #{part["min_words"]} words" if part["min_words"]),
-          ("down to level #{part["levels"]}" if part["levels"])].compact
+          ("down to level #{part["levels"]}" if part["levels"]),
+          ("in the language #{part["language"]}" if part["language"])].compact
         ["the #{name} #{needs || "#{(be == "are") ? "stand" : "stands"} here in the order"}", *more].join(", ")
       end
 

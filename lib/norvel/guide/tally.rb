@@ -49,7 +49,7 @@ module Norvel
 
       # The rules of parts are the same for all of them; each finding is about one.
       def of_part?(finding, part)
-        finding.cause.flatten.include?(part)
+        finding.rule.start_with?("contents.") || finding.cause.flatten.include?(part)
       end
 
       def covers?(pattern, rule)

@@ -17,7 +17,7 @@ module Norvel
 
       # [Entry, …]
       def entries
-        @entries ||= [*parts, *untold, *pages, *bookmarks, *drifted, *unasked]
+        @entries ||= [*parts, *untold, *pages, *bookmarks, *drifted, *unasked, *contradictions]
       end
 
       private
@@ -43,6 +43,11 @@ module Norvel
       def bookmarks
         return [] unless @guide.accessible["bookmarks"]
         [Entry.new(rule: "accessible.bookmarks", why: "bookmarks come with a PDF: they are made of the headings")]
+      end
+
+      # Rules that can't both be met: whichever is mended, the other is found.
+      def contradictions
+        Contradictions.new(@guide).all.flat_map { |pair| pair.rules.map { |rule| Entry.new(rule:, why: pair.words) } }
       end
 
       # What the guide itself says that no rule can ask.

@@ -20,3 +20,20 @@ RSpec.describe Norvel::Guide::Help do
     expect(described_class::TEXTS.keys - known).to eq []
   end
 end
+
+RSpec.describe Norvel::Guide::Examples do
+  # Source of the format: guide.schema.json (JSON Schema 2020-12), read by json_schemer.
+  it "states every rule that has one in text that is a guide, and that asks for the rule" do
+    without = Norvel::Guide::Help.all.map(&:rule).reject { |rule| described_class.of(rule) }
+    expect(without).to eq []
+    Norvel::Guide::Help.all.each do |page|
+      guide = Norvel::Guide.new("norvel_guide: 1\nname: E\n#{described_class.of(page.rule)}")
+      expect([page.rule, Norvel::Guide::Sentences.new(guide).all.size]).to match [page.rule, be >= 1]
+    end
+  end
+
+  it "stands in docs/rules.md as the code has it (rake rules)" do
+    require_relative "../../support/rule_pages"
+    expect(File.read(File.join(Norvel::ROOT, "docs/rules.md"))).to eq RulePages.new.text
+  end
+end
