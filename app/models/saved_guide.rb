@@ -21,6 +21,11 @@ class SavedGuide < ActiveRecord::Base
       where(id: where(kept: true).group(:lineage).select("MAX(id)")).order(id: :desc).to_a
     end
 
+    # The newest row of each, whether it is kept or not, the latest first.
+    def latest
+      where(id: group(:lineage).select("MAX(id)")).order(id: :desc).to_a
+    end
+
     # The Norvel::Guide of a key. Raises Norvel::Refused.
     def rules(key)
       return Norvel::Guide.shipped[key] if Norvel::Guide.shipped.key?(key)
@@ -44,10 +49,11 @@ class SavedGuide < ActiveRecord::Base
       key && (named(key)&.source || key)
     end
 
-    # A guide from its text. Raises Norvel::UnusableGuide.
-    def keep(source, origin: nil)
+    # A guide from its text. kept: is it an edition, or still begun? Raises Norvel::UnusableGuide.
+    def keep(source, origin: nil, kept: true)
       transaction do
-        create!(name: read(source).name[0, 200], source:, origin:).tap { |made| made.update_columns(lineage: made.id) }
+        made = create!(name: read(source).name[0, 200], source:, origin:, kept:)
+        made.tap { made.update_columns(lineage: made.id) }
       end
     end
 
@@ -104,11 +110,6 @@ class SavedGuide < ActiveRecord::Base
   # Is there no later text of it?
   def newest?
     SavedGuide.where(lineage:).maximum(:id) == id
-  end
-
-  # Changes of it that are not kept yet, nil for none.
-  def changes_begun
-    SavedGuide.where(lineage:, kept: false).order(:id).last
   end
 
   # All editions that are kept, the first first.

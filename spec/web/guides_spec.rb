@@ -160,7 +160,12 @@ RSpec.describe "guides as plain pages" do
     expect(page).to include "Line spacing of body text is double."
     send_form("/guides/#{newest.key}/offers", seen: newest.version, text: "The text is double-spaced.", hit: ["0"])
     expect(newest.source).to include "line_spacing: double"
-    expect(SavedGuide.where(kept: true).count).to eq 6
+    expect([SavedGuide.where(kept: true).count, SavedGuide.latest.size]).to eq [4, 6]
+    expect(SavedGuide.key?(newest.key)).to be false
+    get "/guides"
+    expect(page).to include("not kept yet")
+    send_form("/guides/#{newest.key}/keep")
+    expect([SavedGuide.key?(newest.key), newest.number]).to eq [true, 1]
   end
 
   it "makes nothing of what is no file, no guide and no name" do

@@ -36,6 +36,23 @@ RSpec.describe "the plan and what a person decides" do
     expect(now.ledger_entries).to be_empty
   end
 
+  # Guides that name no styles have mends of two steps.
+  it "is shown by every guide that ships" do
+    line = "The tide gauge was read at each low water, and the shoots were counted along a rope that was laid anew. "
+    set = '<w:spacing w:line="240" w:lineRule="auto"/>'
+    heading = r("The counts", '<w:b/><w:sz w:val="32"/>')
+    own = Manuscript.bring_in(package((p(heading) + p(r(line * 2), set) * 4) * 3 + section), filename: "own.docx")
+    Norvel::Guide.shipped.each_key do |guide|
+      [own, manuscript].each do |one|
+        one.judge_by(guide, template: nil, version: one.reload.lock_version)
+        %w[plan plan.css findings].each do |path|
+          get "/manuscripts/#{one.id}/#{path}"
+          expect([guide, path, last_response.status]).to eq [guide, path, 200]
+        end
+      end
+    end
+  end
+
   it "does what is ticked, as one change with its kinds, and takes it back" do
     get "#{at}/plan"
     keys = parts(body)

@@ -32,8 +32,12 @@ module GuidesView
   def edition_words(guide, row)
     named = guide.data["edition"]
     return ["ships with Norvel", ("edition #{named}" if named)].compact.join(" · ") if row.nil?
-    state = row.kept ? "edition #{row.number}" : "changes not kept yet"
+    state = row.kept ? "edition #{row.number}" : begun_words(row)
     [state, ("“#{named}”" if named)].compact.join(" ")
+  end
+
+  def begun_words(row)
+    (row.number == 1) ? "not kept yet" : "changes not kept yet"
   end
 
   def users_words(key, row)
@@ -43,8 +47,7 @@ module GuidesView
 
   # Everything that can be looked at: [[key, Norvel::Guide, SavedGuide or nil], …], those that people made first.
   def every_guide
-    own = SavedGuide.newest.map { |row| row.changes_begun || row }
-    own.map { |row| [row.key, SavedGuide.rules(row.key), row] } +
+    SavedGuide.latest.map { |row| [row.key, SavedGuide.rules(row.key), row] } +
       Norvel::Guide.shipped.map { |key, guide| [key, guide, nil] }
   end
 

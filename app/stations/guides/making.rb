@@ -13,7 +13,8 @@ module GuideMaking
     when "file" then of_file(sent_file)
     when "document" then of_document(Manuscript.find(whole(:of_document)))
     when "copy" then copied(params[:of_guide])
-    when "manual", "nothing" then SavedGuide.keep(empty_guide, origin: nil)
+    when "manual" then SavedGuide.keep(empty_guide, origin: "a manual's text", kept: false)
+    when "nothing" then SavedGuide.keep(empty_guide, kept: false)
     else raise Norvel::Refused, "Choose what the guide is made from."
     end
   end

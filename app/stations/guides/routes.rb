@@ -40,7 +40,8 @@ class GuidesStation < Station
     chosen = offered(params[:text].to_s).values_at(*Array(params[:hit]).map(&:to_i)).compact
     raise Norvel::Refused, "No rule is ticked." if chosen.empty?
     row = @row.change(Norvel::Guide::FromManual.write(chosen, onto: @row.source), seen: params[:seen])
-    go_after "Put #{counted(chosen.size, "rule")} in", guide_path(row.key)
+    go_after "Put #{counted(chosen.size, "rule")} in. Keep the guide, and documents can be held against it.",
+      guide_path(row.key)
   end
 
   get("/guides/:key") do

@@ -4,6 +4,9 @@ module Norvel
   module Edits
     # Several edits as one change, taken back as one.
     class Several < Edit
+      # In the order that they are done.
+      attr_reader :edits
+
       def initialize(edits, title: nil)
         @edits = edits
         @title = title

@@ -51,7 +51,7 @@ module Norvel
 
       # In what they look otherwise in the style: [[Property, theirs, the style's], …].
       def differences
-        (kind == "put_in_style") ? edits.first.differences(was) : []
+        (kind == "put_in_style") ? put.differences(was) : []
       end
 
       # The first place that looks otherwise, else the first: [Paragraph before, Paragraph after]; nil of a document's
@@ -73,6 +73,12 @@ module Norvel
       end
 
       private
+
+      # The edit that puts them in the style, also where others follow it.
+      def put
+        first = edits.first
+        first.is_a?(Edits::Several) ? first.edits.first : first
+      end
 
       def telling(one, other)
         return 1 if other.nil?

@@ -21,20 +21,22 @@ module Norvel
       # check: a Check of the document
       def initialize(check)
         @check = check
-        @granted = check.granted.flat_map(&:findings)
+        @open = check.findings.group_by(&:rule)
+        @granted = check.granted.flat_map(&:findings).group_by(&:rule)
       end
 
       # The Line of a Sentences::Sentence.
       def of(sentence)
         why = @check.unchecked.select { |entry| sentence.rules.any? { |rule| covers?(rule, entry.rule) } }.map(&:why)
-        Line.new(findings: about(@check.findings, sentence), total: total(sentence.place),
+        Line.new(findings: about(@open, sentence), total: total(sentence.place),
           granted: about(@granted, sentence).size, unchecked: why.uniq)
       end
 
       private
 
+      # findings: by rule
       def about(findings, sentence)
-        own = findings.select { |finding| sentence.rules.any? { |rule| covers?(rule, finding.rule) } }
+        own = findings.select { |rule, _| sentence.rules.any? { |stated| covers?(stated, rule) } }.values.flatten
         case sentence.place
         in ["parts", *] then own.select { |one| of_part?(one, sentence.value["part"]) }
         in ["roles", role, *] then own.select { |one| of_role?(one, role) }
