@@ -189,4 +189,13 @@ RSpec.describe "guides as plain pages" do
     get "/guides/ravelmouth-house?document=99&topic=none&rule=parts.99"
     expect(last_response.status).to eq 200
   end
+
+  it "draws what a rule measures, for every margin, indent, space and line" do
+    drawn = Norvel::Guide::Catalogue.all.to_h { |entry| [entry.place.last, RuleDrawing.of(entry.place)] }.compact
+    expect(drawn.keys).to include("left", "inside", "first_line", "indent_left", "space_after", "line_spacing", "size")
+    drawn.each_value do |drawing|
+      expect([drawing.ground, drawing.measure]).to all match(/\AM[\d.MhHvVz -]+\z/)
+    end
+    expect(drawn).not_to include("style", "bold")
+  end
 end

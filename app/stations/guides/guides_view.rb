@@ -147,6 +147,11 @@ module GuidesView
     sentences.find { |one| open?(one) }&.rules || []
   end
 
+  # The page of help on what the open rule asks; nil for none.
+  def open_help
+    @open_help ||= (rule = RuleForm::Examples.rule_at(@open)) && Norvel::Guide::Help.of(rule)
+  end
+
   # How heavy it weighs: nothing where its value says so itself, or where it states no rule.
   def weighed?
     open_rules.any? && open_rules.none? { |rule| rule.include?("*") } && @open.first != "exceptions" &&

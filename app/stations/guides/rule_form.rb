@@ -3,6 +3,7 @@
 # What the form of one rule says: its place in the guide, and the guide's text with what was typed in it.
 module RuleForm
   Catalogue = Norvel::Guide::Catalogue
+  Examples = Norvel::Guide::Examples
   Rewritten = Norvel::Guide::Rewritten
 
   # The keys and numbers of a place as a form has them: "parts.0.cite".

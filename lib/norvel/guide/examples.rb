@@ -34,6 +34,12 @@ module Norvel
         entry = entry(rule) and written(entry)
       end
 
+      # The first rule that a place of a guide states; nil for none.
+      #   Guide::Examples.rule_at(%w[clean double_spaces]) # => "clean.double_space"
+      def rule_at(place)
+        by_rule.find { |_, entry| entry.place.grep(String) == place.grep(String) }&.first
+      end
+
       # A value that may stand at a Catalogue::Entry.
       def value(entry)
         return SHAPES[entry.place.grep(String)] if SHAPES.key?(entry.place.grep(String))
