@@ -141,6 +141,19 @@ RSpec.describe "findings as plain pages" do
     expect(now.ledger_entries.pluck(:open_findings)).to all be_positive
   end
 
+  it "mends several causes that are ticked as one change" do
+    get "#{at}/findings"
+    keys = page.scan(/name="cause\[\]" value="(\h+)"/).flatten
+    groups = now.check.groups.select { |one| keys.include?(one.key) && one.first.mend.safe }.first(2)
+    send_form("findings/mend_ticked", cause: groups.map(&:key))
+    follow_redirect!
+    expect(page).to include "Mend 2 causes"
+    expect(now.ledger_entries.count).to eq 1
+    expect(now.check.groups.map(&:key)).not_to include(*groups.map(&:key))
+    send_form("findings/mend_ticked", cause: ["none"])
+    expect([last_response.status, page]).to match [422, /No cause is ticked/]
+  end
+
   # Source: RFC 4180, by Ruby's csv.
   it "is a table, and a page that prints" do
     get "#{at}/findings.csv"

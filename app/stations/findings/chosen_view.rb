@@ -69,6 +69,18 @@ module ChosenView
     %(<a class="cause" href="#{h place_path(group)}">#{h group.first.message}</a>)
   end
 
+  # Can it be mended with others? What is seen on the pages first can't.
+  def tickable?(group)
+    mend = group.first.mend
+    !mend.nil? && !seen_first?(group.first) && !numbers_pages?(group.first)
+  end
+
+  # A tick of a cause that has a mend; they are sent by a form above the table.
+  def cause_tick(group)
+    return "" unless tickable?(group)
+    %(<input type="checkbox" name="cause[]" value="#{group.key}" form="ticked" aria-label="#{h group.first.message}">)
+  end
+
   # "31 of 256" where some are looked at.
   def places_words(group)
     some = chosen_groups.find { |one, _| one.equal?(group) }&.last&.size

@@ -55,6 +55,16 @@ class FindingsStation < Station
     after_mend manuscript.perform(edit, version: params[:version]).title
   end
 
+  # The mends of several causes as one change.
+  post("/manuscripts/:id/findings/mend_ticked") do
+    groups = Array(params[:cause]).filter_map { |key| group_of_findings(key) }.select { |group| tickable?(group) }
+    raise Norvel::Refused, "No cause is ticked that has a mend." if groups.empty?
+    edits = groups.map { |group| group.edit(manuscript.rules) }
+    title = "Mend #{counted(groups.size, "cause")}"
+    go_after manuscript.perform(Norvel::Edits::Several.new(edits, title:), version: params[:version]).title,
+      path_to("findings")
+  end
+
   # Every safe mend as a plan, before it is done; with other parts ticked, the same anew.
   get("/manuscripts/:id/plan") { plan_takes_long? ? station(:plan_waiting) : plan_page }
   get("/manuscripts/:id/plan/progress") { partial(:plan_progress) }

@@ -6,6 +6,10 @@ module CausesView
     h group.first.message
   end
 
+  def cause_tick(_group)
+    ""
+  end
+
   def places_words(group)
     places_of(group)
   end

@@ -9,7 +9,7 @@ module Norvel
         ParagraphBreakRules, NoteRules, RoleRules, HeadingRules, HeadingNumberRules, ListRules, FontRules, LookRules,
         BlankRules, CleanRules, LineBreakRules, TypedListRules, DefinitionRules, PageStartRules, NearMissRules,
         LeadInRules, CapitalRules, TableRules, UnusedStyleRules, DoubledStyleRules, DirectRules, AccessibleRules,
-        ContrastRules, ConsistentRules].freeze
+        ContrastRules, LinkRules, ConsistentRules].freeze
 
       # Does a pattern of names fit a rule, or could it?
       def self.fits?(pattern)

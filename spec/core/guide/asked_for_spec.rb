@@ -50,6 +50,23 @@ RSpec.describe Norvel::Guide do
     end
   end
 
+  # Source: guide.schema.json as JSON Schema 2020-12, read by json_schemer; Psych as reader and writer of YAML.
+  it "is valid whatever rules are put together, and means the same when it is written anew (property)" do
+    examples = described_class::Examples
+    200.times do |seed|
+      random = Random.new(seed)
+      entries = described_class::Catalogue.all.sample(3 + random.rand(12), random:)
+      text = entries.inject(head) do |now, entry|
+        place = described_class::Catalogue::LISTS.include?(entry.place) ? [*entry.place, 0] : entry.place
+        described_class::Rewritten.new(now).put(place, examples.value(entry))
+      end
+      guide = Norvel::Guide.new(text)
+      again = Norvel::Guide.new(YAML.dump(guide.data))
+      expect([seed, again.data]).to eq [seed, guide.data]
+      expect([seed, again.requirements("body").keys]).to eq [seed, guide.requirements("body").keys]
+    end
+  end
+
   # The sentences are made up, in the ways that manuals of theses commonly put them (common practice).
   describe Norvel::Guide::FromManual do
     def offered(text) = described_class.new(text).offers.to_h { |offer| [offer.place.join("."), offer.value] }
