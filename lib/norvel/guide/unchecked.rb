@@ -9,6 +9,12 @@ module Norvel
       BY_PAGES = [Rules::PaginationRules, Rules::BlankPageRules, Rules::MatterRules].freeze
       UNTOLD = [Rules::CaseRules, Rules::ParagraphBreakRules, Rules::TableRules].freeze
 
+      PERSON = [
+        [:image, "accessible.alt_text.*", "whether a description fits, and whether an image shows words, " \
+          "only a person can tell"],
+        [:box, "accessible.reading_order", "when a box is read, among the text around it, only a person can tell"]
+      ].freeze
+
       def initialize(check)
         @check = check
         @guide = check.guide
@@ -17,7 +23,7 @@ module Norvel
 
       # [Entry, …]
       def entries
-        @entries ||= [*parts, *untold, *pages, *bookmarks, *drifted, *unasked, *contradictions]
+        @entries ||= [*parts, *untold, *pages, *bookmarks, *drifted, *unasked, *for_a_person, *contradictions]
       end
 
       private
@@ -43,6 +49,15 @@ module Norvel
       def bookmarks
         return [] unless @guide.accessible["bookmarks"]
         [Entry.new(rule: "accessible.bookmarks", why: "bookmarks come with a PDF: they are made of the headings")]
+      end
+
+      # What of accessibility only a person can judge, where there is something of the kind (WCAG 2.2, 1.1.1, 1.4.5 and
+      # 1.3.2).
+      def for_a_person
+        asked = @guide.accessible.except("cite").reject { |_, word| word == "allow" }
+        return [] if asked.empty?
+        things = @document.everything.flat_map(&:runs).flat_map(&:objects).map(&:kind).uniq
+        PERSON.select { |kind, _, _| things.include?(kind) }.map { |_, rule, why| Entry.new(rule:, why:) }
       end
 
       # Rules that can't both be met: whichever is mended, the other is found.

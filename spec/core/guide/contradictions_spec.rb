@@ -62,3 +62,18 @@ RSpec.describe Norvel::Guide::Rules::PartLanguageRules do
     expect(Norvel::Guide::Check.new(guide, mended).findings.map(&:found)).not_to include "German"
   end
 end
+
+RSpec.describe Norvel::Guide::Unchecked do
+  # Source: WCAG 2.2, 1.1.1 and 1.4.5: whether words fit an image no program can tell.
+  it "says what of accessibility only a person can judge, where there is something of the kind" do
+    why = lambda do |rules, name|
+      guide = Norvel::Guide.new("norvel_guide: 1\nname: G\n#{rules}")
+      made = (name == :thesis) ? Demo::Thesis : Demo::Notice
+      document = Norvel::Formats.read(made.new.bytes, name: "d.docx")
+      Norvel::Guide::Check.new(guide, document).unchecked.map(&:rule)
+    end
+    expect(why["accessible: {alt_text: require}", :thesis]).to include "accessible.alt_text.*"
+    expect(why["accessible: {alt_text: require}", :notice]).not_to include "accessible.alt_text.*"
+    expect(why["accessible: {alt_text: allow}", :thesis]).not_to include "accessible.alt_text.*"
+  end
+end
