@@ -39,7 +39,8 @@ module Tasks
   # Raises Norvel::Error.
   def convert(bytes, filename, head, format)
     original = Norvel::Formats.read(bytes, name: filename)
-    Norvel::Formats.write(head ? Norvel::Snapshot.load(head, original) : original, as: format)
+    document = head ? Norvel::Snapshot.load(head, original) : original
+    (format == Norvel::Pdf::FORMAT.name) ? Norvel::Pdf.write(document) : Norvel::Formats.write(document, as: format)
   end
 
   # A text in markup as a file in a template's styles: [its bytes, its name, what weigh says of it]. Raises

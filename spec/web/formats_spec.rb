@@ -24,6 +24,17 @@ RSpec.describe "formats as plain pages" do
   let(:minutes) { Manuscript.bring_in(Demo::Minutes.new.bytes, filename: "minutes.odt", guide: "ravelmouth-house") }
   let(:text) { LooseText.bring_in(Demo::Gauge.new.bytes, filename: "tide gauge.md") }
 
+  it "hands over a tagged PDF of the sheets, with what it does not hold" do
+    get "/manuscripts/#{minutes.id}/handover"
+    expect(body).to include("the sheets as they stand, tagged", "download?as=pdf")
+    get "/manuscripts/#{minutes.id}/handover/pdf"
+    expect([last_response.status, body]).to match [200, /holds everything/]
+    get "/manuscripts/#{minutes.id}/download?as=pdf"
+    expect(last_response.headers.values_at("content-type", "content-disposition"))
+      .to match ["application/pdf", /minutes, clean\.pdf/]
+    expect(body.b).to start_with "%PDF-1.7"
+  end
+
   describe "a text without styles" do
     it "waits on the shelf, shows what is in it, and is dressed in a template" do
       send_file(Demo::Gauge.new.bytes, "tide gauge.md")
@@ -135,7 +146,7 @@ RSpec.describe "formats as plain pages" do
   describe "the handover" do
     it "offers every other format, and says what each would not carry before it is taken" do
       get "/manuscripts/#{minutes.id}/handover"
-      expect(body.scan(/id="take-(\w+)" href/).flatten).to eq %w[docx fodt markdown html text]
+      expect(body.scan(/id="take-(\w+)" href/).flatten).to eq %w[pdf docx fodt markdown html text]
       get "/manuscripts/#{minutes.id}/handover/markdown", {}, {"HTTP_HX_REQUEST" => "true"}
       expect(body).to include("running heads and feet", "not carried")
       get "/manuscripts/#{minutes.id}/handover/docx"

@@ -9,9 +9,11 @@ module HandoverView
     comment: "comment"
   }.freeze
 
-  WORDS = {"docx" => "a package of XML (ISO/IEC 29500)", "odt" => "OpenDocument (ISO/IEC 26300)",
-           "fodt" => "OpenDocument in one file", "markdown" => "text with signs", "html" => "a web page",
-           "text" => "words alone"}.freeze
+  WORDS = {
+    "pdf" => "the sheets as they stand, tagged", "docx" => "a package of XML (ISO/IEC 29500)",
+    "odt" => "OpenDocument (ISO/IEC 26300)", "fodt" => "OpenDocument in one file", "markdown" => "text with signs",
+    "html" => "a web page", "text" => "words alone"
+  }.freeze
 
   # The words as they came and as they are, part by part.
   def seal_parts
@@ -25,8 +27,8 @@ module HandoverView
 
   # Those that the document does not have.
   def other_formats
-    (Norvel::Formats.all + Norvel::Formats.markups).reject { |format| format.name == document.format }
-      .sort_by { |format| WORDS.keys.index(format.name) }
+    [Norvel::Pdf::FORMAT, *Norvel::Formats.all, *Norvel::Formats.markups]
+      .reject { |format| format.name == document.format }.sort_by { |format| WORDS.keys.index(format.name) }
   end
 
   # What a format would not carry is counted by itself; of a long document, which takes seconds, when it is asked for.

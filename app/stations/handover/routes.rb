@@ -14,14 +14,14 @@ class HandoverStation < Station
 
   # What a format would not carry, counted.
   get("/manuscripts/:id/handover/:format") do
-    @format = Norvel::Formats[params[:format]]
+    @format = leaving(params[:format])
     @carried = carried_as(@format)
     next partial(:carried, carried: @carried) if request.env["HTTP_HX_REQUEST"]
     station :carried
   end
 
   get("/manuscripts/:id/download") do
-    format = params[:as] ? Norvel::Formats[params[:as]] : manuscript.format
+    format = params[:as] ? leaving(params[:as]) : manuscript.format
     written = written_as(format)
     send_document written.bytes, clean_name(manuscript.filename, format)
   end
@@ -60,6 +60,11 @@ class HandoverStation < Station
   end
 
   private
+
+  # A format by its name, PDF among them.
+  def leaving(name)
+    (name == Norvel::Pdf::FORMAT.name) ? Norvel::Pdf::FORMAT : Norvel::Formats[name]
+  end
 
   # A file of the format it came in keeps its ending.
   def clean_name(filename, format)

@@ -14,14 +14,16 @@ module SentFiles
 
   # As what its bytes are; a file that is damaged as what it is, too.
   def send_document(bytes, name)
-    type = begin
-      (Norvel::Formats.markup(bytes, name) || Norvel::Formats.of(bytes)).media_type(name)
-    rescue Norvel::UnreadableFile
-      "application/octet-stream"
-    end
-    content_type type
+    content_type type_of(bytes, name)
     attachment name
     bytes
+  end
+
+  def type_of(bytes, name)
+    return Norvel::Pdf::FORMAT.media_type if Norvel::Pdf.named?(name)
+    (Norvel::Formats.markup(bytes, name) || Norvel::Formats.of(bytes)).media_type(name)
+  rescue Norvel::UnreadableFile
+    "application/octet-stream"
   end
 
   # The key of a template made of the file that was sent with a form; nil where none was.

@@ -16,11 +16,15 @@ module Norvel
 
       def perform
         path, output = positional(2)
-        Formats.for_path(output)
+        Formats.for_path(output) unless Pdf.named?(output)
         document = dressed(path)
-        written = write(document, output)
+        written = Pdf.named?(output) ? as_pdf(document, output) : write(document, output)
         @options[:json] ? json(written, output) : print_losses(written)
         0
+      end
+
+      def as_pdf(document, output)
+        Pdf.write(document).tap { |written| write_text(written.bytes, output) }
       end
 
       # A text without styles wears those of the template from the start, a document is dressed in them.
@@ -40,8 +44,12 @@ module Norvel
       end
 
       def json(written, output)
-        @out.puts JSON.pretty_generate(from: @from.name, to: Formats.for_path(output).name, words_unchanged: true,
+        @out.puts JSON.pretty_generate(from: @from.name, to: target(output), words_unchanged: true,
           carried: written.carried.to_h)
+      end
+
+      def target(output)
+        Pdf.named?(output) ? Pdf::FORMAT.name : Formats.for_path(output).name
       end
 
       def print_losses(written)

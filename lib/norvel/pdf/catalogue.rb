@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require "cgi"
+
+module Norvel
+  module Pdf
+    # What a file says of itself: bookmarks by heading, labels of pages as they are printed, title, language, metadata
+    # (ISO 32000-1 12.3, 12.4.2, 14.3).
+    class Catalogue
+      STYLES = {"decimal" => :D, "lower_roman" => :r, "upper_roman" => :R}.freeze
+
+      # The information dictionary; no time, so that the same document makes the same bytes.
+      def self.info(document)
+        {Title: document.info[:title] || File.basename(document.name.to_s, ".*"), Author: document.info[:author],
+         Creator: "Norvel", Producer: "Norvel"}.compact
+      end
+
+      def initialize(pdf, document, pages)
+        @pdf = pdf
+        @document = document
+        @pages = pages
+      end
+
+      # references: of the pages, in order
+      def write(references)
+        root = @pdf.state.store.root.data
+        root[:Lang] = literal(language)
+        root[:ViewerPreferences] = {DisplayDocTitle: true}
+        root[:PageLabels] = {Nums: labels}
+        root[:Metadata] = metadata
+        outline(references)
+      end
+
+      private
+
+      def language
+        (@document.info[:language] || Survey::Language.of_document(@document) || "und").to_s
+      end
+
+      # A range of labels begins where one does not follow from the one before.
+      def labels
+        before = nil
+        @pages.sheets.each_with_index.flat_map do |sheet, index|
+          counted = numeral(sheet)
+          follows = counted && before == [counted.first, counted.last - 1]
+          before = counted
+          if follows
+            []
+          else
+            [index, counted ? {S: counted.first, St: counted.last} : {P: literal(sheet.label)}]
+          end
+        end
+      end
+
+      # [style, number] of a label that is counted; nil for one of other signs.
+      def numeral(sheet)
+        section = @document.sections[sheet.section - 1] || @document.sections.last
+        style = STYLES[section.number_format]
+        number = sheet.number
+        return unless style && number&.positive?
+        [style, number] if sheet.label == Document::Numerals.write(number, section.number_format)
+      end
+
+      def literal(words)
+        PDF::Core::LiteralString.new(words.to_s)
+      end
+
+      # Headings by level, each where it stands.
+      def outline(references)
+        entries = @document.paragraphs.filter_map { |paragraph| entry(paragraph, references) }
+        return if entries.empty?
+        pdf, nested = @pdf, nest(entries)
+        add = lambda do |section, list|
+          list.each do |(title, destination), below|
+            next section.page(title:, destination:) if below.empty?
+            section.section(title, destination:, closed: true) { add[section, below] }
+          end
+        end
+        pdf.outline.define { add[self, nested] }
+      end
+
+      # [level, title, reference of its page]
+      def entry(paragraph, references)
+        level = @document.look(paragraph)[:outline_level].to_i
+        sheet = level.positive? && @pages.sheet_of(paragraph.id) or return
+        title = [@document.markers[paragraph.id], paragraph.seen_text].compact.join(" ").squeeze(" ").strip
+        [level, title, sheet.page] unless title.empty? || references[sheet.page - 1].nil?
+      end
+
+      # [[[title, page], entries below it], …]
+      def nest(entries)
+        top = []
+        open = [[0, top]]
+        entries.each do |level, title, page|
+          open.pop while open.last.first >= level
+          below = []
+          open.last.last << [[title, page], below]
+          open << [level, below]
+        end
+        top
+      end
+
+      def metadata
+        title = CGI.escapeHTML(Catalogue.info(@document)[:Title].to_s)
+        xml = <<~XMP
+          <?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>
+          <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
+          <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/">
+          <dc:title><rdf:Alt><rdf:li xml:lang="x-default">#{title}</rdf:li></rdf:Alt></dc:title>
+          <dc:language><rdf:Bag><rdf:li>#{CGI.escapeHTML(language)}</rdf:li></rdf:Bag></dc:language>
+          </rdf:Description></rdf:RDF></x:xmpmeta>
+          <?xpacket end="w"?>
+        XMP
+        @pdf.ref!(Type: :Metadata, Subtype: :XML).tap { |made| made.stream << xml.b }
+      end
+    end
+  end
+end

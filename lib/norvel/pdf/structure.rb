@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Pdf
+    # The structure tree of a document (ISO 32000-1 14.7, 14.8): what every paragraph is, in reading order, and which
+    # marked content of which page belongs to it.
+    class Structure
+      # type: of ISO 32000-1 14.8.4; kids: Element, or Content of pages; alt: what is announced instead; attributes: of
+      # 14.8.5 by their owner
+      Element = Struct.new(:type, :kids, :alt, :attributes, keyword_init: true) do
+        # Has it, or has anything in it, content on a page?
+        def any?
+          kids.any? { |kid| kid.is_a?(Content) || kid.any? }
+        end
+      end
+      # Marked content: the page's reference and its number there.
+      Content = Struct.new(:page, :number)
+      WITHIN = {"quote" => :BlockQuote, "code" => :Code, "contents_entry" => :TOC}.freeze
+      MARKED = 1..6
+
+      attr_reader :root
+
+      def initialize(document)
+        @document = document
+        @root = element(:Document)
+        @of = {}
+        walk(document.blocks, @root)
+      end
+
+      # The element of a paragraph, whose content it takes.
+      def of(paragraph)
+        @of[paragraph.id] ||= element(:P).tap { |made| @root.kids << made }
+      end
+
+      # That of an image in a paragraph. box: [left, bottom, right, top] on its page
+      def figure(paragraph, image, box)
+        made = element(:Figure, alt: image.description, attributes: {Layout: {BBox: box, Placement: :Block}})
+        of(paragraph).kids << made
+        made
+      end
+
+      private
+
+      def element(type, **more)
+        Element.new(type:, kids: [], **more)
+      end
+
+      def child(holder, type, **more)
+        element(type, **more).tap { |made| holder.kids << made }
+      end
+
+      def walk(blocks, holder)
+        blocks.chunk_while { |one, other| together?(one, other) }.each do |group|
+          case group.first
+          when Document::Table then group.each { |table| table(table, holder) }
+          else paragraphs(group, holder)
+          end
+        end
+      end
+
+      # Items of lists, lines of code, parts of quotations and entries of contents belong together.
+      def together?(one, other)
+        return false if [one, other].any?(Document::Table)
+        kind = kind(one)
+        kind != :P && kind == kind(other) && !kind.to_s.match?(/\AH\d/)
+      end
+
+      # What a paragraph is: :H1 …, :L, :BlockQuote, :Code, :TOC, :Caption or :P.
+      def kind(paragraph)
+        @kinds ||= {}
+        @kinds[paragraph.id] ||= begin
+          level = @document.look(paragraph)[:outline_level].to_i
+          role = Survey.role(@document, paragraph)
+          if MARKED.cover?(level) then :"H#{level}"
+          elsif WITHIN.key?(role) then WITHIN[role]
+          elsif role == "caption" then :Caption
+          elsif @document.markers.key?(paragraph.id) then :L
+          else :P
+          end
+        end
+      end
+
+      def paragraphs(group, holder)
+        case kind(group.first)
+        when :L then list(group, holder)
+        when :TOC then inside(group, child(holder, :TOC), :TOCI)
+        when :BlockQuote then inside(group, child(holder, :BlockQuote), :P)
+        when :Code then inside(group, child(holder, :P), :Code)
+        else inside(group, holder, kind(group.first))
+        end
+      end
+
+      def inside(group, holder, type)
+        group.each { |paragraph| place(paragraph, child(holder, type)) }
+      end
+
+      # Deeper items stand in a list of their own in the item before.
+      def list(group, holder)
+        open = [[level(group.first), child(holder, :L)]]
+        group.each do |paragraph|
+          depth = level(paragraph)
+          open.pop while open.size > 1 && depth < open.last.first
+          open << [depth, child(open.last.last.kids.last, :L)] if depth > open.last.first
+          place(paragraph, child(child(open.last.last, :LI), :LBody))
+        end
+      end
+
+      def level(paragraph)
+        @document.cascade.list_of(paragraph)&.last || 0
+      end
+
+      def table(table, holder)
+        made = child(holder, :Table)
+        table.rows.each_with_index { |row, index| row(row, child(made, :TR), index < table.header_rows) }
+      end
+
+      def row(row, holder, header)
+        row.cells.reject(&:continued).each do |cell|
+          spans = {ColSpan: cell.columns, RowSpan: cell.rows}.select { |_, count| count > 1 }
+          spans[:Scope] = :Column if header
+          made = child(holder, header ? :TH : :TD, attributes: spans.empty? ? nil : {Table: spans})
+          walk(cell.blocks, made)
+        end
+      end
+
+      # The element takes the paragraph's words; notes follow where their mark stands.
+      def place(paragraph, made)
+        @of[paragraph.id] = made
+        paragraph.runs.flat_map(&:objects).grep(Document::NoteMark).each do |mark|
+          story = @document.note(mark) or next
+          note = child(made, :Note)
+          story.paragraphs.each { |one| @of[one.id] ||= child(note, :P) }
+        end
+      end
+    end
+  end
+end

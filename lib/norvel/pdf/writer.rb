@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+require "prawn"
+require "prawn/measurement_extensions"
+
+module Norvel
+  module Pdf
+    # One file: its pages, structure, bookmarks, labels and what it says of itself.
+    class Writer
+      # document: with or without its pages. Raises Layout::Defeated where they can't be worked out.
+      def initialize(document)
+        @document = document
+        @pages = Layout.of(document)
+        @structure = Structure.new(document)
+        @report = Formats::CarryReport.new
+        @references = []
+        @drawn = DrawnWords.new(document)
+      end
+
+      # The bytes, and what is not in them: Formats::Written.
+      def written
+        @written ||= begin
+          @pages.sheets.each { |sheet| page(sheet) }
+          Tree.new(pdf, @structure).write(@references)
+          Catalogue.new(pdf, @document, @pages).write(@references)
+          tell
+          pdf.renderer.min_version(1.7)
+          pdf.renderer.before_render { tag_subsets }
+          Formats::Written.new(pdf.render, @report)
+        end
+      end
+
+      private
+
+      def pdf
+        @pdf ||= Prawn::Document.new(skip_page_creation: true, compress: true, info: Catalogue.info(@document))
+      end
+
+      # Six capitals tag a subset of a font (ISO 32000-1 9.6.4): the library writes other signs.
+      def tag_subsets
+        pdf.state.store.each do |object|
+          next unless object.data.is_a?(Hash)
+          %i[BaseFont FontName].select { |name| object.data[name].to_s.include?("+") }.each do |name|
+            object.data[name] = object.data[name].to_s.sub(/\A\h{6}/) { |tag| tag.tr("0-9a-f", "A-P") }.to_sym
+          end
+        end
+      end
+
+      def tell
+        @drawn.tell(@report)
+        links = @document.paragraphs.sum { |one| one.runs.flat_map(&:within).grep(Document::Link).uniq.size }
+        @report.approximate("links", "their words are there and lead nowhere", count: links) if links.positive?
+      end
+
+      def page(sheet)
+        section = @document.sections[sheet.section - 1] || @document.sections.last
+        pdf.start_new_page(size: [section.width, section.height], margin: 0)
+        @references << pdf.page.dictionary
+        @ink = Ink.new(pdf, section.height)
+        @height = section.height
+        @number = -1
+        beside(sheet)
+        sheet.bands.each { |x, y, column| floats(column, x, y) }
+        blocks(sheet.lines)
+        blocks(sheet.note_lines)
+      end
+
+      # What belongs to the page and not to the text.
+      def beside(sheet)
+        @ink.artifact do
+          Layout::Ground.of(sheet).each { |one| one.is_a?(Layout::Ground::Fill) ? @ink.fill(one) : @ink.rule(one) }
+        end
+        lines = heads(sheet)
+        @ink.artifact("Pagination") { lines.each { |line| line(line) } } if lines.any?
+      end
+
+      def heads(sheet)
+        @pages.heads(sheet).flat_map do |_, x, y, column|
+          [].tap { |found| Layout::Placing.column(column, x, y) { |line| found << line } }
+        end
+      end
+
+      # Lines of one paragraph are one stretch of marked content, but for the images in it.
+      def blocks(lines)
+        lines.chunk_while { |one, other| one.block.equal?(other.block) }.each do |group|
+          paragraph = group.first.block.paragraph
+          next @ink.artifact { group.each { |line| line(line) } } if paragraph.nil?
+          group.each { |line| pieces(line, paragraph) }
+        end
+      end
+
+      # The words of a line between its images, and the images.
+      def pieces(line, paragraph)
+        line.spans.chunk_while { |one, other| one.object.nil? && other.object.nil? }.each do |spans|
+          spans.first.object ? object(spans.first, line.baseline, paragraph) : words(spans, line, paragraph)
+        end
+      end
+
+      def words(spans, line, paragraph)
+        element = @structure.of(paragraph)
+        spans.each { |span| @drawn.add(paragraph, span.text) unless span.leader }
+        content(element, element.type) { line(line, spans) }
+      end
+
+      def content(element, type)
+        @number += 1
+        element.kids << Structure::Content.new(pdf.page.dictionary, @number)
+        @ink.marked(type, @number) { yield }
+      end
+
+      def line(line, spans = line.spans.reject(&:object))
+        spans.each_with_index { |span, index| @ink.span(span, line.baseline, last: index == spans.size - 1) }
+      end
+
+      # Images that stand at a paragraph and not in its lines.
+      def floats(column, x, y)
+        column.pieces.reject(&:detail).select { |piece| piece.from.zero? }.each do |piece|
+          down = y + piece.y
+          piece.block.floats.each do |object|
+            draw(object, x, down, piece.block.paragraph)
+            down += object.height
+          end
+        end
+      end
+
+      def object(span, baseline, paragraph)
+        draw(span.object, span.x, baseline - span.object.height, paragraph)
+      end
+
+      def draw(object, x, y, paragraph)
+        image = object.object
+        return unless image.is_a?(Document::Image)
+        box = [x, @height - y - object.height, x + object.width, @height - y].map { |one| one.round(2) }
+        return @ink.artifact { ink_image(image, object, x, y, paragraph) } if image.decorative || paragraph.nil?
+        content(@structure.figure(paragraph, image, box), :Figure) { ink_image(image, object, x, y, paragraph) }
+      end
+
+      def ink_image(image, object, x, y, paragraph)
+        return if @ink.image(bytes(image), x, y, object.width, object.height)
+        @report.approximate("images", "a frame stands where they do: a PDF holds no image of that kind",
+          place: (paragraph && !Document::Story.id?(paragraph.id)) ? @document.position(paragraph.id) + 1 : nil)
+      end
+
+      def bytes(image)
+        source = @document.source
+        source.read(image.path) if image.path && source.respond_to?(:read)
+      rescue UnreadableFile
+        nil
+      end
+    end
+  end
+end

@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require "open3"
+require_relative "../../support/mixed"
+require_relative "../../support/mixed_open"
+
+# A PDF read by others: poppler (pdfinfo, pdftotext, pdffonts) and qpdf.
+RSpec.describe Norvel::Pdf do
+  def read_by(*command)
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "o.pdf")
+      File.binwrite(path, bytes)
+      out, status = Open3.capture2e(*command.map { |part| (part == :file) ? path : part })
+      [out, status.exitstatus]
+    end
+  end
+
+  def qpdf(key) = JSON.parse(read_by("qpdf", "--json", "--json-key=#{key}", :file).first)[key]
+
+  let(:document) { Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis.docx") }
+  let(:bytes) { described_class.write(document).bytes }
+
+  it "has the pages, labels and words of the sheets, page by page" do
+    sheets = Norvel::Layout.of(document).sheets
+    text = read_by("pdftotext", "-raw", :file, "-").first.split("\f")
+    expect([text.size, read_by("qpdf", "--check", :file).last]).to eq [sheets.size, 0]
+    sheets.each_with_index do |sheet, index|
+      own = (sheet.lines + sheet.note_lines).flat_map { |line| line.text.scan(/\p{Alnum}+/) }
+      expect([index, own - text[index].scan(/\p{Alnum}+/)]).to eq [index, []]
+    end
+    labels = qpdf("pagelabels").map { |range| [range["index"], range["label"]] }.to_h
+    expect(labels[0]).to include("/S" => "/D", "/St" => 1)
+  end
+
+  it "says its title and language, and shows the title" do
+    named = Norvel::Edits::Describe.new(title: "Salt and Timber – the mills", language: "en-GB").apply(document).after
+    made = described_class.write(named).bytes
+    allow(self).to receive(:bytes).and_return(made)
+    info = read_by("pdfinfo", :file).first
+    expect(info).to match(/^Title:\s+Salt and Timber – the mills$/).and match(/^Tagged:\s+yes$/)
+    expect(read_by("qpdf", "--qdf", "--object-streams=disable", :file, "-").first.b)
+      .to include("/DisplayDocTitle true".b, "/Lang (en-GB)".b, "/Marked true".b)
+  end
+
+  it "embeds every font as a subset with its Unicode" do
+    rows = read_by("pdffonts", :file).first.lines.drop(2).map(&:split)
+    expect(rows.size).to be >= 3
+    expect(rows.map { |row| row[-5..-3] }.uniq).to eq [%w[yes yes yes]]
+    expect(rows.map(&:first)).to all match(/\A[A-Z]{6}\+/) # ISO 32000-1 9.6.4
+  end
+
+  # Source: ISO 32000-1 14.8.4, read by poppler.
+  it "is tagged: headings that are marked, paragraphs, tables with their headers, figures, notes, lists" do
+    guide = Norvel::Guide.shipped["ravelmouth-thesis"]
+    clean = Norvel::Guide::MendSafe.new(guide, also: ["accessible.table_header"]).apply(document).after
+    made = described_class.write(clean).bytes
+    allow(self).to receive(:bytes).and_return(made)
+    tags = read_by("pdfinfo", "-struct", :file).first.scan(/^\s*([A-Z]\w*)\b/).flatten.tally
+    levels = clean.paragraphs.map { |one| clean.look(one)[:outline_level] }.select(&:positive?).tally
+    expect(levels.to_h { |level, count| ["H#{level}", tags["H#{level}"]] }).to eq levels.transform_keys { |n| "H#{n}" }
+    rows = clean.tables.sum { |one| one.rows.size }
+    expect(tags.slice("Table", "TR")).to eq "Table" => clean.tables.size, "TR" => rows
+    expect(tags["Figure"]).to eq clean.pictures.size
+    expect(tags["Note"]).to eq clean.stories.count { |story| story.kind == "footnote" && story.paragraphs.any? }
+    expect(tags).to include("P", "Document", "Caption")
+    expect(qpdf("outlines").size).to eq levels.fetch(1)
+  end
+
+  it "nests lists, and heads and feet are no part of the text" do
+    plain = docx(%w[one deep two text].map { |words| p(r(words)) }.join, footer: page_number)
+    listed = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(plain)
+    id = listed.styles.named("Points").paragraph[:list_id]
+    put = {1 => 0, 2 => 1, 3 => 0}.inject(listed) do |now, (number, level)|
+      Norvel::Edits::PutInList.new([number], id, level:).change(now)
+    end
+    made = described_class.write(put).bytes
+    allow(self).to receive(:bytes).and_return(made)
+    lines = read_by("pdfinfo", "-struct", :file).first.lines.map { |line| line[/\A\s*(\w+)/, 1] }
+    expect(lines.compact).to eq %w[Document L LI LBody L LI LBody LI LBody P]
+  end
+
+  it "makes the same bytes of the same document" do
+    again = described_class.write(Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis.docx")).bytes
+    expect(Digest::SHA256.hexdigest(again)).to eq Digest::SHA256.hexdigest(bytes)
+  end
+
+  it "counts what it does not hold: links that lead nowhere, images of kinds that it has not" do
+    bytes = Demo::Thesis.new.bytes
+    names = Norvel::Formats::Container.new(bytes).names.grep(/media/)
+    broken = Norvel::Formats.read(repackage(bytes, names.first => "GIF89a"), name: "t.docx")
+    told = described_class.write(broken).carried.approximated
+    expect(told.map { |one| [one.what, one.how] }).to include ["images", /a frame stands where they do/]
+  end
+
+  it "holds every letter of documents made by chance, without a fault that qpdf finds (property)" do
+    made = SomeOf.seeds(1..10).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
+    made.each do |one|
+      written = described_class.write(one)
+      expect(written.carried.not_carried.map { |entry| [entry.what, entry.count] }).to eq []
+      allow(self).to receive(:bytes).and_return(written.bytes)
+      expect(read_by("qpdf", "--check", :file).last).to eq 0
+    end
+  end
+
+  it "is what `convert` writes for a name that ends in .pdf, whole or not at all" do
+    Dir.mktmpdir do |folder|
+      path, out = %w[t.docx o.PDF].map { |name| File.join(folder, name) }
+      File.binwrite(path, Demo::Handbook.new.bytes)
+      status = Norvel::CLI.run(["convert", path, out, "--json"], out: said = StringIO.new, err: StringIO.new)
+      expect([status, JSON.parse(said.string).slice("from", "to", "words_unchanged")])
+        .to eq [0, {"from" => "docx", "to" => "pdf", "words_unchanged" => true}]
+      expect(File.binread(out, 5)).to eq "%PDF-"
+      File.binwrite(path, "no")
+      expect(Norvel::CLI.run(["convert", path, "#{out}2.pdf"], out: StringIO.new, err: StringIO.new)).to eq 2
+      expect(Dir["#{folder}/*2.pdf*"]).to eq []
+    end
+  end
+end
