@@ -9,6 +9,8 @@ module Norvel
       UNDERLINE = 0.11 # of the size, below the baseline
       STRIKE = 0.28 # above it
       WEIGHT = 0.055
+      PNG = "\x89PNG\r\n\x1A\n".b
+      MOST_PIXELS = 60_000_000
       LOWER = /\p{Lower}+|\P{Lower}+/
       LINES = {underline: -UNDERLINE, strike: STRIKE}.freeze
 
@@ -43,7 +45,7 @@ module Norvel
       # The bytes of an image in a box; a frame where they are of a kind that a PDF does not hold. Returns whether they
       # were drawn.
       def image(bytes, x, y, width, height)
-        raise Prawn::Errors::UnsupportedImageType unless bytes
+        raise Prawn::Errors::UnsupportedImageType unless bytes && held?(bytes, width, height)
         @pdf.image(StringIO.new(bytes), at: [x, @height - y], width:, height:)
         true
       rescue Prawn::Errors::UnsupportedImageType, StandardError
@@ -66,6 +68,12 @@ module Norvel
       end
 
       private
+
+      # A .png is unpacked to part it from what shines through: none that unpacks to more than pages need.
+      def held?(bytes, width, height)
+        return false unless width.positive? && height.positive?
+        !bytes.start_with?(PNG) || (bytes.byteslice(16, 8)&.unpack("NN") || []).inject(1, :*) <= MOST_PIXELS
+      end
 
       def operate(*steps)
         @pdf.add_content("q #{steps.join(" ")} Q")

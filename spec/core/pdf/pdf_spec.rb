@@ -92,6 +92,16 @@ RSpec.describe Norvel::Pdf do
     expect(told.map { |one| [one.what, one.how] }).to include ["images", /a frame stands where they do/]
   end
 
+  it "frames an image that would unpack to more than there is room for, or that is damaged" do
+    bytes = Demo::Thesis.new.bytes
+    names = Norvel::Formats::Container.new(bytes).names.grep(/media/)
+    png = Norvel::Formats::Container.new(bytes).read(names.first).b
+    [png.dup.tap { |huge| huge[16, 8] = [900_000, 900_000].pack("NN") }, png[0, 60], png[0, 20]].each do |image|
+      broken = Norvel::Formats.read(repackage(bytes, names.first => image), name: "t.docx")
+      expect(described_class.write(broken).carried.approximated.map(&:what)).to eq ["images"]
+    end
+  end
+
   it "holds every letter of documents made by chance, without a fault that qpdf finds (property)" do
     made = SomeOf.seeds(1..10).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
     made.each do |one|
