@@ -4,9 +4,6 @@ module Norvel
   module Pdf
     # What was drawn of each paragraph, letter by letter, against what it says: nothing is left out unsaid.
     class DrawnWords
-      # White space, hyphens and signs that no letter stands for.
-      BESIDE = /[\s\u00A0\u00AD\-\uFFF9-\uFFFC]/
-
       def initialize(document)
         @document = document
         @drawn = Hash.new { |all, id| all[id] = +"" }
@@ -20,7 +17,7 @@ module Norvel
       # Says in a CarryReport which paragraphs are not there, or not whole.
       def tell(report)
         @document.paragraphs.each_with_index do |paragraph, index|
-          missing = letters(paragraph.seen_text).size - letters(@drawn[paragraph.id]).size
+          missing = letters(paragraph.seen_text) - letters(@drawn[paragraph.id])
           next unless missing.positive?
           what = @drawn[paragraph.id].empty? ? "paragraphs that stand on no page" : "letters that stand on no page"
           report.lost(what, place: index + 1, count: @drawn[paragraph.id].empty? ? 1 : missing)
@@ -30,7 +27,7 @@ module Norvel
       private
 
       def letters(text)
-        text.gsub(BESIDE, "")
+        Document::LinkedWords.letters(text)
       end
     end
   end

@@ -10,11 +10,13 @@ module Norvel
       Element = Struct.new(:type, :kids, :alt, :attributes, keyword_init: true) do
         # Has it, or has anything in it, content on a page?
         def any?
-          kids.any? { |kid| kid.is_a?(Content) || kid.any? }
+          kids.any? { |kid| !kid.is_a?(Element) || kid.any? }
         end
       end
       # Marked content: the page's reference and its number there.
       Content = Struct.new(:page, :number)
+      # An annotation: the page's reference and its own.
+      Annotation = Struct.new(:page, :object)
       WITHIN = {"quote" => :BlockQuote, "code" => :Code, "contents_entry" => :TOC}.freeze
       MARKED = 1..6
 
@@ -37,6 +39,11 @@ module Norvel
         made = element(:Figure, alt: image.description, attributes: {Layout: {BBox: box, Placement: :Block}})
         of(paragraph).kids << made
         made
+      end
+
+      # A link among the words of a paragraph.
+      def link(paragraph, page, object)
+        child(of(paragraph), :Link).kids << Annotation.new(page, object)
       end
 
       private

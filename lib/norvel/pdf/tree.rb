@@ -9,14 +9,22 @@ module Norvel
         @pdf = pdf
         @structure = structure
         @parents = Hash.new { |pages, page| pages[page] = [] }
+        @annotations = []
+      end
+
+      # A text string (ISO 32000-1 7.9.2.2).
+      def self.text(words)
+        PDF::Core::LiteralString.new("\xFE\xFF".b + words.encode("UTF-16BE").b)
       end
 
       # pages: their references, in order
       def write(pages)
         root = @pdf.ref!(Type: :StructTreeRoot)
         root.data[:K] = [element(@structure.root, root)]
-        root.data[:ParentTree] = @pdf.ref!(Nums: pages.each_with_index.flat_map { |page, index| parents(page, index) })
-        root.data[:ParentTreeNextKey] = pages.size
+        of_pages = pages.each_with_index.flat_map { |page, index| parents(page, index) }
+        of_links = @annotations.each_with_index.flat_map { |pair, index| annotation(pages.size + index, *pair) }
+        root.data[:ParentTree] = @pdf.ref!(Nums: of_pages + of_links)
+        root.data[:ParentTreeNextKey] = pages.size + @annotations.size
         @pdf.state.store.root.data.merge!(StructTreeRoot: root, MarkInfo: {Marked: true})
       end
 
@@ -24,15 +32,29 @@ module Norvel
 
       def element(element, parent)
         made = @pdf.ref!(Type: :StructElem, S: element.type, P: parent)
-        made.data[:Alt] = PDF::Core::LiteralString.new(text(element.alt)) if element.alt
+        made.data[:Alt] = Tree.text(element.alt) if element.alt
         made.data[:A] = attributes(element.attributes) if element.attributes
         made.data[:K] = element.kids.filter_map { |kid| kid(kid, made) }
         made
       end
 
       def kid(kid, parent)
-        return content(kid, parent) if kid.is_a?(Structure::Content)
-        element(kid, parent) if kid.any?
+        case kid
+        when Structure::Content then content(kid, parent)
+        when Structure::Annotation then link(kid, parent)
+        else element(kid, parent) if kid.any?
+        end
+      end
+
+      def link(annotation, parent)
+        @annotations << [annotation.object, parent]
+        {Type: :OBJR, Pg: annotation.page, Obj: annotation.object}
+      end
+
+      # Back from an annotation to its element, by a key of its own.
+      def annotation(key, object, parent)
+        object.data[:StructParent] = key
+        [key, parent]
       end
 
       def content(content, parent)
@@ -48,11 +70,6 @@ module Norvel
         page.data[:StructParents] = index
         page.data[:Tabs] = :S
         [index, @parents[page.identifier].dup]
-      end
-
-      # A text string (ISO 32000-1 7.9.2.2).
-      def text(words)
-        "\xFE\xFF".b + words.encode("UTF-16BE").b
       end
     end
   end

@@ -15,15 +15,17 @@ module Norvel
         @report = Formats::CarryReport.new
         @references = []
         @drawn = DrawnWords.new(document)
+        @links = Links.new(document, @structure)
       end
 
       # The bytes, and what is not in them: Formats::Written.
       def written
         @written ||= begin
           @pages.sheets.each { |sheet| page(sheet) }
+          lost = @links.write(pdf, @references, @pages)
           Tree.new(pdf, @structure).write(@references)
           Catalogue.new(pdf, @document, @pages).write(@references)
-          tell
+          tell(lost)
           pdf.renderer.min_version(1.7)
           pdf.renderer.before_render { tag_subsets }
           Formats::Written.new(pdf.render, @report)
@@ -46,10 +48,9 @@ module Norvel
         end
       end
 
-      def tell
+      def tell(lost)
         @drawn.tell(@report)
-        links = @document.paragraphs.sum { |one| one.runs.flat_map(&:within).grep(Document::Link).uniq.size }
-        @report.approximate("links", "their words are there and lead nowhere", count: links) if links.positive?
+        @report.approximate("links", "what they led to is not there: their words are", count: lost) if lost.positive?
       end
 
       def page(sheet)
@@ -99,6 +100,7 @@ module Norvel
       def words(spans, line, paragraph)
         element = @structure.of(paragraph)
         spans.each { |span| @drawn.add(paragraph, span.text) unless span.leader }
+        @links.add(paragraph, spans, line.baseline, pdf.page.dictionary, @height)
         content(element, element.type) { line(line, spans) }
       end
 

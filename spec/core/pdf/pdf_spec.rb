@@ -79,6 +79,35 @@ RSpec.describe Norvel::Pdf do
     expect(lines.compact).to eq %w[Document L LI LBody L LI LBody LI LBody P]
   end
 
+  # The words under each link, cut out of the page by poppler.
+  it "has live links where their words stand, out of the document and within it" do
+    target = %(<Relationship Id="rId9" Type="#{Demo::Package::R}/hyperlink" TargetMode="External" ) +
+      %(Target="https://ravelmouth.example/tides"/></Relationships>)
+    body = p(r("See ") + %(<w:hyperlink r:id="rId9">#{r("the tide tables", "<w:b/>")}</w:hyperlink>) + r(" and ") +
+      %(<w:hyperlink w:anchor="end">#{r("the last page")}</w:hyperlink>) + r(", or ") +
+      %(<w:hyperlink w:anchor="nowhere">#{r("nothing")}</w:hyperlink>)) +
+      p('<w:r><w:br w:type="page"/></w:r><w:bookmarkStart w:id="1" w:name="end"/>' + r("The end.") +
+        '<w:bookmarkEnd w:id="1"/>')
+    file = package(body)
+    rels = part(file, "word/_rels/document.xml.rels").sub("</Relationships>", target)
+    written = described_class.write(
+      Norvel::Formats.read(repackage(file, "word/_rels/document.xml.rels" => rels), name: "x.docx")
+    )
+    allow(self).to receive(:bytes).and_return(written.bytes)
+    expect(read_by("pdfinfo", "-url", :file).first).to include("https://ravelmouth.example/tides")
+    objects = JSON.parse(read_by("qpdf", "--json", :file).first)["qpdf"][1].values.filter_map { |one| one["value"] }
+    links = objects.grep(Hash).select { |one| one["/Subtype"] == "/Link" }
+    words = links.map do |link|
+      left, bottom, right, top = link["/Rect"]
+      box = [left - 1, 841.9 - top - 1, right - left + 2, top - bottom + 2].map { |side| side.round.to_s }
+      read_by("pdftotext", "-r", "72", "-l", "1", *%w[-x -y -W -H].zip(box).flatten, :file, "-").first.strip
+    end
+    expect(words.map { |one| one.delete(",") }).to eq ["the tide tables", "the last page"]
+    expect(links.map { |link| [link.key?("/A"), link.key?("/Dest")] }).to eq [[true, false], [false, true]]
+    expect(read_by("pdfinfo", "-struct", :file).first.scan("Link").size).to be >= 2
+    expect(written.carried.approximated.map { |one| [one.what, one.count] }).to eq [["links", 1]]
+  end
+
   it "makes the same bytes of the same document" do
     again = described_class.write(Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis.docx")).bytes
     expect(Digest::SHA256.hexdigest(again)).to eq Digest::SHA256.hexdigest(bytes)

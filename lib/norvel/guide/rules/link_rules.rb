@@ -22,18 +22,9 @@ module Norvel
 
         private
 
-        # The words of each link, as they are read.
+        # The words of each link that leads out of the document.
         def links(paragraph)
-          fields = Document::Field.in(paragraph).to_h { |field| [field.id, field.computes] }
-          paragraph.runs.chunk_while { |one, other| link(one, fields).equal?(link(other, fields)) }
-            .select { |runs| link(runs.first, fields)&.address }.map { |runs| runs.map(&:words).join.strip }
-        end
-
-        # What the words of a run stand in, where that is a link: an element, or a field of this paragraph.
-        def link(run, fields)
-          shown = run.within.grep(Document::FieldResult).map { |result| fields[result.field] } +
-            run.within.grep(Document::Field).map(&:computes)
-          run.within.grep(Document::Link).first || shown.grep(Document::Computed::Link).first
+          Document::LinkedWords.of(paragraph).select { |one| one.link.address }.map(&:words)
         end
 
         def judged(words, paragraph)

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # Words of a paragraph that stand in one link: an element, or a field of this paragraph.
+    #   link    Link, or Computed::Link: both have an address or a bookmark
+    #   words   as they are read; from, to: the letters of the paragraph before them, and up to their end, white space
+    #           and signs left out
+    LinkedWords = Value.define(:link, :words, :from, :to) do
+      self::BESIDE = /[\s\u00A0\u00AD\-\uFFF9-\uFFFC]/
+
+      # Letters of a text that are counted.
+      def self.letters(text)
+        text.gsub(self::BESIDE, "").size
+      end
+
+      # Those of a paragraph, in order.
+      def self.of(paragraph)
+        fields = Field.in(paragraph).to_h { |field| [field.id, field.computes] }
+        at = 0
+        paragraph.runs.chunk_while { |one, other| link(one, fields).equal?(link(other, fields)) }.filter_map do |runs|
+          words = runs.map(&:words).join
+          from, at = at, at + letters(words)
+          link = link(runs.first, fields)
+          link && new(link:, words: words.strip, from:, to: at)
+        end
+      end
+
+      # What the words of a run stand in, where that is a link.
+      def self.link(run, fields)
+        shown = run.within.grep(FieldResult).map { |result| fields[result.field] } +
+          run.within.grep(Field).map(&:computes)
+        run.within.grep(Link).first || shown.grep(Computed::Link).first
+      end
+      private_class_method :link
+    end
+  end
+end
