@@ -15,6 +15,11 @@ module Norvel
          Creator: "Norvel", Producer: "Norvel"}.compact
       end
 
+      # The language of a document: as it says, else as it reads; "und" where that can't be told (BCP 47).
+      def self.language(document)
+        (document.info[:language] || Survey::Language.of_document(document) || "und").to_s
+      end
+
       def initialize(pdf, document, pages)
         @pdf = pdf
         @document = document
@@ -34,7 +39,7 @@ module Norvel
       private
 
       def language
-        (@document.info[:language] || Survey::Language.of_document(@document) || "und").to_s
+        Catalogue.language(@document)
       end
 
       # A range of labels begins where one does not follow from the one before.

@@ -6,8 +6,8 @@ module Norvel
     # marked content of which page belongs to it.
     class Structure
       # type: of ISO 32000-1 14.8.4; kids: Element, or Content of pages; alt: what is announced instead; attributes: of
-      # 14.8.5 by their owner
-      Element = Struct.new(:type, :kids, :alt, :attributes, keyword_init: true) do
+      # 14.8.5 by their owner; language: a tag where it is not the document's
+      Element = Struct.new(:type, :kids, :alt, :attributes, :language, keyword_init: true) do
         # Has it, or has anything in it, content on a page?
         def any?
           kids.any? { |kid| !kid.is_a?(Element) || kid.any? }
@@ -22,8 +22,10 @@ module Norvel
 
       attr_reader :root
 
-      def initialize(document)
+      # language: a tag, of the whole
+      def initialize(document, language)
         @document = document
+        @language = Survey::Language.primary(language)
         @root = element(:Document)
         @of = {}
         walk(document.blocks, @root)
@@ -130,9 +132,15 @@ module Norvel
         end
       end
 
+      def other_language(paragraph)
+        said = @document.letter_look(paragraph)[:language]
+        said if said && Survey::Language.primary(said) != @language
+      end
+
       # The element takes the paragraph's words; notes follow where their mark stands.
       def place(paragraph, made)
         @of[paragraph.id] = made
+        made.language = other_language(paragraph)
         paragraph.runs.flat_map(&:objects).grep(Document::NoteMark).each do |mark|
           story = @document.note(mark) or next
           note = child(made, :Note)

@@ -33,6 +33,7 @@ module Norvel
       def element(element, parent)
         made = @pdf.ref!(Type: :StructElem, S: element.type, P: parent)
         made.data[:Alt] = Tree.text(element.alt) if element.alt
+        made.data[:Lang] = PDF::Core::LiteralString.new(element.language) if element.language
         made.data[:A] = attributes(element.attributes) if element.attributes
         made.data[:K] = element.kids.filter_map { |kid| kid(kid, made) }
         made

@@ -11,7 +11,7 @@ module Norvel
       def initialize(document)
         @document = document
         @pages = Layout.of(document)
-        @structure = Structure.new(document)
+        @structure = Structure.new(document, Catalogue.language(document))
         @report = Formats::CarryReport.new
         @references = []
         @drawn = DrawnWords.new(document)
@@ -51,6 +51,23 @@ module Norvel
       def tell(lost)
         @drawn.tell(@report)
         @report.approximate("links", "what they led to is not there: their words are", count: lost) if lost.positive?
+        barriers.each { |what, how, count| @report.approximate(what, how, count:) if count.positive? }
+      end
+
+      # What keeps the file from being accessible, as far as the document does not say it (ISO 14289-1 7.1 to 7.5).
+      def barriers
+        [["images without a description", "nothing is announced for them", @document.pictures.count(&:mute?)],
+          ["tables without a marked header row", "their cells are announced without it", headless],
+          ["language", "it does not say its own: the one that it reads as is written", unsaid(:language)],
+          ["title", "it does not say its own: the file's name is shown", unsaid(:title)]]
+      end
+
+      def unsaid(name)
+        @document.info[name] ? 0 : 1
+      end
+
+      def headless
+        @document.tables.count { |table| table.rows.size > 1 && table.header_rows.zero? }
       end
 
       def page(sheet)
