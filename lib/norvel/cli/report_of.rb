@@ -4,7 +4,8 @@ module Norvel
   module CLI
     # The report of one check as a file, with the seal of the words it was made of.
     class ReportOf < Command
-      USAGE = "report FILE [--guide GUIDE] --output OUT.html|.json"
+      USAGE = "report FILE [--guide GUIDE] --output OUT.html|.pdf|.json"
+      FORMS = {".json" => :plain, ".html" => :page, ".pdf" => :pdf}.freeze
       OURS = %i[groups rules].freeze # not in the JSON
 
       private
@@ -16,11 +17,14 @@ module Norvel
 
       def perform
         path, out = positional(1), required(:output)
-        form = File.extname(out).downcase
-        raise Refused, "--output ends in .html or .json, not in “#{form}”" unless %w[.html .json].include?(form)
-        report = report(path, laid_out(read(path)))
-        write_text((form == ".json") ? JSON.generate(report.except(*OURS)) : page(report), out)
+        form = FORMS[File.extname(out).downcase] or raise Refused,
+          "--output ends in .html, .pdf or .json, not in “#{File.extname(out)}”"
+        write_text(send(form, report(path, laid_out(read(path)))), out)
         0
+      end
+
+      def plain(report)
+        JSON.generate(report.except(*OURS))
       end
 
       def report(path, document)
@@ -36,6 +40,11 @@ module Norvel
 
       def page(report)
         Report::CheckPage.new([report], any_guide).text
+      end
+
+      # The same page as a document in the plainest template, tagged as any other.
+      def pdf(report)
+        Pdf.write(Formats.read(page(report).b, name: "report.html")).bytes
       end
     end
   end
