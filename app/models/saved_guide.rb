@@ -94,17 +94,17 @@ class SavedGuide < ActiveRecord::Base
     end
   end
 
-  # The changes become the next edition. Raises Norvel::Refused where there are none.
-  def keep_changes
-    raise Norvel::Refused, "There are no changes of this guide to keep." if kept
+  # The changes become the next edition. Raises Norvel::Refused where there are none, or others by now.
+  def keep_changes(seen:)
+    begun(seen)
     update!(kept: true, created_at: Time.now)
   end
 
-  # Puts changes that are not kept away. Returns the edition before.
-  def drop_changes
-    before = editions.last
-    delete unless kept
-    before
+  # Puts changes that are not kept away. Returns the edition before, nil for none. Raises as keep_changes.
+  def drop_changes(seen:)
+    begun(seen)
+    delete
+    editions.last
   end
 
   # Is there no later text of it?
@@ -141,6 +141,11 @@ class SavedGuide < ActiveRecord::Base
   end
 
   private
+
+  def begun(seen)
+    raise Norvel::Refused, "There are no changes of this guide that are not kept yet." if kept
+    raise Norvel::Refused, LATE if seen != version
+  end
 
   def in_use(count)
     one = count == 1

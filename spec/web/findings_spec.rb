@@ -117,7 +117,20 @@ RSpec.describe "findings as plain pages" do
     expect(last_response.status).to eq 422
     send_form("findings/except", group: "none", nth: 0, scope: "place", because: "x")
     expect([last_response.status, page]).to match [422, /not there any more/]
+    send_form("findings/except", group: one.key, nth: 0, scope: "place", because: "x", version: 99)
+    expect([last_response.status, page]).to match [409, /another window/]
     expect(Grant.count).to eq 0
+  end
+
+  it "grants it for the paragraph that was seen, whichever place that has by now" do
+    one = group("role.body.style")
+    first, second = one.findings.first(2).map(&:paragraph)
+    2.times do
+      send_form("findings/except", group: one.key, nth: 0, at: first, scope: "place", because: "by letter")
+    end
+    expect([last_response.status, page]).to match [422, /not there any more/]
+    send_form("findings/except", group: one.key, nth: 0, at: second, scope: "place", because: "by letter")
+    expect(now.check.granted.flat_map(&:findings).map(&:paragraph)).to eq [first, second]
   end
 
   it "keeps a person's own note beside the finding, and takes all along when the document goes" do
@@ -139,6 +152,18 @@ RSpec.describe "findings as plain pages" do
     end
     expect(page).to match(/Since the last change:.*\d+ gone.*openline/m)
     expect(now.ledger_entries.pluck(:open_findings)).to all be_positive
+  end
+
+  it "puts a cause in its style alike, by its own button or ticked" do
+    put = now.check.groups.find { |one| one.first.mend&.put? && one.first.mend.safe }
+    looks = %w[mend mend_ticked].map do |step|
+      fields = (step == "mend") ? {group: put.key} : {cause: [put.key]}
+      send_form("findings/#{step}", **fields)
+      made = put.paragraphs.map { |id| now.document.paragraph(id).then { |one| [one.style_id, one.direct, one.runs] } }
+      send_form("take_back")
+      made
+    end
+    expect(looks.first).to eq looks.last
   end
 
   it "mends several causes that are ticked as one change" do

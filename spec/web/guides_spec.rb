@@ -124,6 +124,8 @@ RSpec.describe "guides as plain pages" do
     change("rule", place: "roles.body.size", way: "is", value: "11pt", step: "put")
     draft = newest
     expect(SavedGuide.key?(draft.key)).to be false
+    change("keep", draft, seen: "other")
+    expect([last_response.status, draft.reload.kept]).to eq [422, false]
     change("keep", draft)
     get "/manuscripts/#{manuscript.id}/findings"
     expect(page).to include("held against").and include("Ours, edition 1").and include("there is an edition 2")
@@ -164,7 +166,7 @@ RSpec.describe "guides as plain pages" do
     expect(SavedGuide.key?(newest.key)).to be false
     get "/guides"
     expect(page).to include("not kept yet")
-    send_form("/guides/#{newest.key}/keep")
+    change("keep", newest)
     expect([SavedGuide.key?(newest.key), newest.number]).to eq [true, 1]
   end
 
@@ -197,5 +199,48 @@ RSpec.describe "guides as plain pages" do
       expect([drawing.ground, drawing.measure]).to all match(/\AM[\d.MhHvVz -]+\z/)
     end
     expect(drawn).not_to include("style", "bold")
+  end
+
+  it "throws away what was never kept, says so, and drops nothing where nothing is begun" do
+    row = SavedGuide.keep(text, kept: false)
+    get "/guides/#{row.key}"
+    expect(page).to include("Throw it away").and include("Keep as edition 1")
+    change("drop", row)
+    follow_redirect!
+    expect([page, SavedGuide.count]).to match [/The guide Ours is gone, as it was never kept/, 0]
+    kept = SavedGuide.keep(text)
+    change("drop", kept)
+    expect([last_response.status, page]).to match [422, /no changes of this guide/]
+    expect(SavedGuide.count).to eq 1
+  end
+
+  it "refuses rules from a manual for a guide that ships, and takes the words of a manual's file for one's own" do
+    key = "ravelmouth-thesis"
+    get "/guides/#{key}/manual"
+    expect([last_response.status, page]).to match [422, /copy it/]
+    [["manual", {text: "x"}], ["offers", {text: "The text is double-spaced.", hit: ["0"]}], ["text", {text: "x"}],
+      ["keep", {}], ["drop", {}], ["discard", {}]].each do |step, fields|
+      send_form("/guides/#{key}/#{step}", **fields)
+      expect([step, last_response.status, page]).to match [step, 422, /copy it/]
+    end
+    manual = package(p(r("The text is double-spaced.")) + p(r("Print on A4 paper.")) + section)
+    file = Rack::Test::UploadedFile.new(StringIO.new(manual), "", original_filename: "manual.docx")
+    send_form("/guides/#{guide.key}/manual", file:)
+    expect(page).to include("Line spacing of body text is double.", "Sheets are A4.")
+    send_form("/guides/#{guide.key}/manual", text: "The sea is calm.")
+    expect(page).to include "No sentence of this text states a value"
+  end
+
+  it "counts what a document meets with the exceptions that were granted in it, as its findings do" do
+    manuscript.judge_by(guide.key, template: nil, version: manuscript.lock_version)
+    change("rule", place: "roles.body.size", way: "is", value: "30pt", step: "put")
+    change("keep", newest)
+    manuscript.judge_by(newest.key, template: nil, version: manuscript.reload.lock_version)
+    finding = manuscript.reload.check.findings.find { |one| one.rule == "role.body.size" }
+    manuscript.grants << Grant.from(finding, manuscript.check, scope: "place", because: "by letter")
+    get "/guides/#{newest.key}?document=#{manuscript.id}&topic=text"
+    expect(page).to include("1 granted")
+    shown = page[%r{<b class="must">(\d+)}, 1].to_i
+    expect(shown).to eq Manuscript.find(manuscript.id).check.findings.count { |one| one.rule == "role.body.size" }
   end
 end

@@ -2,17 +2,6 @@
 
 # Which findings are looked at: by weight, topic, part, page, and words; one cause and one place of it.
 module ChosenView
-  WEIGHTS = {"must" => "must", "should" => "should", "advice" => "advice"}.freeze
-  # {topic: beginnings of the names of its rules}
-  TOPICS = {
-    "page" => ["Page", %w[page.]], "headings" => ["Headings", %w[headings. role.heading_ accessible.heading]],
-    "text" => ["Text and styles", %w[role. fonts. clean.looks]],
-    "numbers" => ["Pages and heads", %w[pagination. running.]],
-    "parts" => ["Parts and length", %w[parts. contents. count.]],
-    "captions" => ["Captions, tables, lists", %w[captions. tables. lists. notes.]],
-    "clean" => ["Cleanliness", %w[clean.]], "accessible" => ["Accessibility", %w[accessible.]],
-    "consistent" => ["Agreement with itself", %w[consistent.]]
-  }.freeze
   FILTERS = %i[weight topic part page q].freeze
 
   # What narrows the list, for addresses: {weight: "must", …}
@@ -33,25 +22,19 @@ module ChosenView
   def looked_at?(finding)
     wanted = narrowed
     (wanted[:weight].nil? || finding.severity == wanted[:weight]) &&
-      (wanted[:topic].nil? || topic_of(finding.rule) == wanted[:topic]) &&
+      (wanted[:topic].nil? || RuleTopics.of(finding.rule) == wanted[:topic]) &&
       (wanted[:part].nil? || part_of(finding) == wanted[:part]) &&
       (wanted[:page].nil? || page_label(finding).to_s == wanted[:page]) &&
       (wanted[:q].nil? || words_of(finding).include?(wanted[:q].downcase))
   end
 
-  # The topic of a rule: the most exact beginning wins.
-  def topic_of(rule)
-    (@topics ||= {})[rule] ||= TOPICS.flat_map { |name, (_, starts)| starts.map { |start| [start, name] } }
-      .select { |start, _| rule.start_with?(start) }.max_by { |start, _| start.size }&.last.to_s
-  end
-
   def topic_options
-    present = manuscript.check.groups.map { |group| topic_of(group.rule) }.uniq
-    options([["", "every topic"], *TOPICS.slice(*present).map { |name, (words, _)| [name, words] }], narrowed[:topic])
+    present = manuscript.check.groups.map { |group| RuleTopics.of(group.rule) }.uniq
+    options([["", "every topic"], *RuleTopics.words.slice(*present)], narrowed[:topic])
   end
 
   def weight_options
-    options([["", "every weight"], *WEIGHTS], narrowed[:weight])
+    options([["", "every weight"], *Norvel::Guide::Check::SEVERITIES], narrowed[:weight])
   end
 
   def part_options

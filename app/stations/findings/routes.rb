@@ -49,9 +49,8 @@ class FindingsStation < Station
   post("/manuscripts/:id/findings/mend") do
     group = group_of_findings(params[:group]) or raise Norvel::Refused,
       "That group of findings is not there any more: it may have been mended with another."
-    how = group.first.mend&.put? ? {hand:, look: look_chosen} : {}
-    edit = group.edit(manuscript.rules, **how) or raise Norvel::Refused,
-      "There is no mend for this: it for you to decide."
+    edit = mend_of_group(group) or raise Norvel::Refused,
+      "There is no mend for this: it is for you to decide."
     after_mend manuscript.perform(edit, version: params[:version]).title
   end
 
@@ -59,10 +58,9 @@ class FindingsStation < Station
   post("/manuscripts/:id/findings/mend_ticked") do
     groups = Array(params[:cause]).filter_map { |key| group_of_findings(key) }.select { |group| tickable?(group) }
     raise Norvel::Refused, "No cause is ticked that has a mend." if groups.empty?
-    edits = groups.map { |group| group.edit(manuscript.rules) }
-    title = "Mend #{counted(groups.size, "cause")}"
-    go_after manuscript.perform(Norvel::Edits::Several.new(edits, title:), version: params[:version]).title,
-      path_to("findings")
+    edit = Norvel::Edits::Several.new(groups.map { |group| mend_of_group(group) },
+      title: "Mend #{counted(groups.size, "cause")}")
+    go_after manuscript.perform(edit, version: params[:version]).title, path_to("findings")
   end
 
   # Every safe mend as a plan, before it is done; with other parts ticked, the same anew.
@@ -89,16 +87,25 @@ class FindingsStation < Station
 
   private
 
-  # The finding that a form is about, by its cause and its place among those of it.
+  # The edit of a cause as its own button does it; nil where there is none.
+  def mend_of_group(group)
+    how = group.first.mend&.put? ? {hand:, look: look_chosen} : {}
+    group.edit(manuscript.rules, **how)
+  end
+
+  # The finding that a form is about: of its cause the one at its paragraph; one of a page by its place among them.
   def finding_sent
-    group = group_of_findings(params[:group])
-    group&.findings&.at(whole(:nth)) or raise Norvel::Refused, "That finding is not there any more."
+    raise Manuscript::Stale unless current?
+    list = group_of_findings(params[:group])&.findings || []
+    at = whole(:at)
+    (at.zero? ? list[whole(:nth)] : list.find { |one| one.paragraph == at }) or raise Norvel::Refused,
+      "That finding is not there any more."
   end
 
   def check_report
-    made = Norvel::Report::CheckReport.new(manuscript.check)
-    {file: manuscript.filename, **made.to_h, groups: made.groups, rules: made.rules, **made.size,
-     seal: {text_digest: "sha256:#{Norvel::Seal.of(document).words}"}}
+    Desk.pages_now(manuscript)
+    Norvel::Report::CheckReport.new(manuscript.check).whole(file: manuscript.filename)
+      .merge(seal: {text_digest: "sha256:#{Norvel::Seal.of(document).words}"})
   end
 
   # The same parts ticked, for the address of the looks.

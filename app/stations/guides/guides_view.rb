@@ -36,6 +36,11 @@ module GuidesView
     [state, ("“#{named}”" if named)].compact.join(" ")
   end
 
+  # What dropping does: of a guide that was never kept nothing is left.
+  def drop_words
+    (@row.number == 1) ? "Throw it away" : "Drop the changes"
+  end
+
   def begun_words(row)
     (row.number == 1) ? "not kept yet" : "changes not kept yet"
   end

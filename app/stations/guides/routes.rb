@@ -25,6 +25,7 @@ class GuidesStation < Station
 
   get("/guides/:key/manual") do
     look_at_guide
+    own_guide
     @title = "From a manual's text, #{@guide.name}"
     erb :manual
   end
@@ -32,14 +33,14 @@ class GuidesStation < Station
   # The sentences of a manual that state a value; nothing is a rule by that.
   post("/guides/:key/manual") do
     look_at_guide
-    offers_of(@row)
+    offers_of(own_guide)
   end
 
   post("/guides/:key/offers") do
     look_at_guide
     chosen = offered(params[:text].to_s).values_at(*Array(params[:hit]).map(&:to_i)).compact
     raise Norvel::Refused, "No rule is ticked." if chosen.empty?
-    row = @row.change(Norvel::Guide::FromManual.write(chosen, onto: @row.source), seen: params[:seen])
+    row = own_guide.change(Norvel::Guide::FromManual.write(chosen, onto: @row.source), seen: params[:seen])
     go_after "Put #{counted(chosen.size, "rule")} in. Keep the guide, and documents can be held against it.",
       guide_path(row.key)
   end
@@ -75,15 +76,14 @@ class GuidesStation < Station
   end
 
   post("/guides/:key/keep") do
-    own_guide
-    @row.keep_changes
+    own_guide.keep_changes(seen: params[:seen])
     go_after "Kept as edition #{@row.number} of #{@row.name}", guide_path(@row.key)
   end
 
   post("/guides/:key/drop") do
-    own_guide
-    before = @row.drop_changes
-    go_after "The changes are dropped", before ? guide_path(before.key) : "/guides"
+    before = own_guide.drop_changes(seen: params[:seen])
+    next go_after "The guide #{@row.name} is gone, as it was never kept", "/guides" unless before
+    go_after "The changes are dropped", guide_path(before.key)
   end
 
   post("/guides/:key/discard") do

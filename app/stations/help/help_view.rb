@@ -2,17 +2,10 @@
 
 # Help on rules as pages.
 module HelpView
-  TOPICS = ChosenView::TOPICS
-
   # [[the words of a topic, [Help::Page, …]], …]
   def help_by_topic
-    pages = Norvel::Guide::Help.all.group_by { |page| topic_of_help(page.rule) }
-    TOPICS.filter_map { |name, (words, _)| [words, pages[name]] if pages[name] }
-  end
-
-  def topic_of_help(rule)
-    starts = TOPICS.flat_map { |name, (_, list)| list.map { |start| [start, name] } }
-    starts.select { |start, _| rule.start_with?(start) }.max_by { |start, _| start.size }&.last
+    pages = Norvel::Guide::Help.all.group_by { |page| RuleTopics.of(page.rule) }
+    RuleTopics.words.filter_map { |name, words| [words, pages[name]] if pages[name] }
   end
 
   # How a guide asks for the rule, as an example; nil for none.

@@ -90,8 +90,8 @@ class ShelfStation < Station
   end
 
   def report_of(item)
-    made = Norvel::Report::CheckReport.new(item.check)
-    {file: item.filename, path: item.filename, **made.to_h, groups: made.groups, rules: made.rules, **made.size}
+    Desk.pages_now(item) # the shelf counts with pages too
+    Norvel::Report::CheckReport.new(item.check).whole(file: item.filename, path: item.filename)
   rescue Norvel::Error => error
     {file: item.filename, path: item.filename, error: error.message}
   end

@@ -33,8 +33,7 @@ module Norvel
       # What is told of a file, or why it can't be: {file:, …}
       def report(path)
         check = Guide::Check.new(any_guide, laid_out(read(path)))
-        made = Report::CheckReport.new(check)
-        {file: File.basename(path), path:, **made.to_h, groups: made.groups, rules: made.rules, **made.size}
+        Report::CheckReport.new(check).whole(file: File.basename(path), path:)
       rescue Error => error
         {file: File.basename(path), path:, error: error.message.tr("\n", " ")}
       rescue SystemCallError => error

@@ -44,8 +44,13 @@ module Norvel
       end
 
       def json(written, output)
-        @out.puts JSON.pretty_generate(from: @from.name, to: target(output), words_unchanged: true,
+        @out.puts JSON.pretty_generate(from: @from.name, to: target(output), words_unchanged: whole?(written, output),
           carried: written.carried.to_h)
+      end
+
+      # Other formats are read back, or refused; of a PDF what was not drawn is counted.
+      def whole?(written, output)
+        !Pdf.named?(output) || written.carried.not_carried.none? { |entry| entry.what.end_with?("on no page") }
       end
 
       def target(output)

@@ -28,9 +28,8 @@ module Norvel
       end
 
       def report(path, document)
-        made = Report::CheckReport.new(Guide::Check.new(any_guide, document))
-        {file: File.basename(path), **made.to_h, groups: made.groups, rules: made.rules, **made.size,
-         seal: seal(document, path)}
+        check = Guide::Check.new(any_guide, document)
+        Report::CheckReport.new(check).whole(file: File.basename(path)).merge(seal: seal(document, path))
       end
 
       # Of the words, and of the file they stand in.

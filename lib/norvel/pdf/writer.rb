@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "prawn"
-require "prawn/measurement_extensions"
 
 module Norvel
   module Pdf
@@ -16,6 +15,7 @@ module Norvel
         @references = []
         @drawn = DrawnWords.new(document)
         @links = Links.new(document, @structure)
+        @images = []
       end
 
       # The bytes, and what is not in them: Formats::Written.
@@ -50,16 +50,23 @@ module Norvel
 
       def tell(lost)
         @drawn.tell(@report)
+        left = @document.pictures.reject { |picture| @images.any? { |image| image.equal?(picture.image) } }
+        left.each { |picture| @report.lost("images that stand on no sheet", place: place(picture.paragraph)) }
         @report.approximate("links", "what they led to is not there: their words are", count: lost) if lost.positive?
         barriers.each { |what, how, count| @report.approximate(what, how, count:) if count.positive? }
       end
 
-      # What keeps the file from being accessible, as far as the document does not say it (ISO 14289-1 7.1 to 7.5).
+      # What is there in another way, and what keeps the file from being accessible (ISO 14289-1 7.1 to 7.5).
       def barriers
-        [["images without a description", "nothing is announced for them", @document.pictures.count(&:mute?)],
+        [["equations", "their letters are set in a row", equations],
+          ["images without a description", "nothing is announced for them", @document.pictures.count(&:mute?)],
           ["tables without a marked header row", "their cells are announced without it", headless],
           ["language", "it does not say its own: the one that it reads as is written", unsaid(:language)],
           ["title", "it does not say its own: the file's name is shown", unsaid(:title)]]
+      end
+
+      def equations
+        @document.paragraphs.sum { |one| one.anchors.count { |anchor| anchor.object.is_a?(Document::Equation) } }
       end
 
       def unsaid(name)
@@ -89,7 +96,16 @@ module Norvel
           Layout::Ground.of(sheet).each { |one| one.is_a?(Layout::Ground::Fill) ? @ink.fill(one) : @ink.rule(one) }
         end
         lines = heads(sheet)
-        @ink.artifact("Pagination") { lines.each { |line| line(line) } } if lines.any?
+        @ink.artifact("Pagination") { lines.each { |line| whole(line) } } if lines.any?
+      end
+
+      # A line of a head or foot, with its images.
+      def whole(line)
+        line(line)
+        line.spans.select(&:object).each do |span|
+          object = span.object
+          ink_image(object, span.x, line.baseline - object.height, nil) if object.object.is_a?(Document::Image)
+        end
       end
 
       def heads(sheet)
@@ -98,16 +114,15 @@ module Norvel
         end
       end
 
-      # Lines of one paragraph are one stretch of marked content, but for the images in it.
+      # What belongs to no paragraph is none of the text.
       def blocks(lines)
-        lines.chunk_while { |one, other| one.block.equal?(other.block) }.each do |group|
-          paragraph = group.first.block.paragraph
-          next @ink.artifact { group.each { |line| line(line) } } if paragraph.nil?
-          group.each { |line| pieces(line, paragraph) }
+        lines.each do |line|
+          paragraph = line.block.paragraph
+          paragraph ? pieces(line, paragraph) : @ink.artifact { line(line) }
         end
       end
 
-      # The words of a line between its images, and the images.
+      # Stretches of words of a line are marked content each, and so are the images between them.
       def pieces(line, paragraph)
         line.spans.chunk_while { |one, other| one.object.nil? && other.object.nil? }.each do |spans|
           spans.first.object ? object(spans.first, line.baseline, paragraph) : words(spans, line, paragraph)
@@ -148,16 +163,28 @@ module Norvel
 
       def draw(object, x, y, paragraph)
         image = object.object
-        return unless image.is_a?(Document::Image)
+        return undrawn(object, paragraph) unless image.is_a?(Document::Image)
         box = [x, @height - y - object.height, x + object.width, @height - y].map { |one| one.round(2) }
-        return @ink.artifact { ink_image(image, object, x, y, paragraph) } if image.decorative || paragraph.nil?
-        content(@structure.figure(paragraph, image, box), :Figure) { ink_image(image, object, x, y, paragraph) }
+        return @ink.artifact { ink_image(object, x, y, paragraph) } if image.decorative || paragraph.nil?
+        content(@structure.figure(paragraph, image, box), :Figure) { ink_image(object, x, y, paragraph) }
       end
 
-      def ink_image(image, object, x, y, paragraph)
-        return if @ink.image(bytes(image), x, y, object.width, object.height)
+      # Room is left for what is no image and holds no text of its own.
+      def undrawn(object, paragraph)
+        return if object.inside
+        @report.lost("drawings", place: place(paragraph&.id))
+      end
+
+      def ink_image(object, x, y, paragraph)
+        @images << object.object
+        return if @ink.image(bytes(object.object), x, y, object.width, object.height)
         @report.approximate("images", "a frame stands where they do: a PDF holds no image of that kind",
-          place: (paragraph && !Document::Story.id?(paragraph.id)) ? @document.position(paragraph.id) + 1 : nil)
+          place: place(paragraph&.id))
+      end
+
+      # The number of a paragraph of the text, nil for none.
+      def place(id)
+        @document.position(id) + 1 if id && !Document::Story.id?(id)
       end
 
       def bytes(image)

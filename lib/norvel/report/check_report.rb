@@ -11,6 +11,11 @@ module Norvel
         @guide = check.guide
       end
 
+      # All of it in one: what names the file, then to_h, groups, rules and size.
+      def whole(**named)
+        {**named, **to_h, groups:, rules:, **size}
+      end
+
       # {guide:, meets:, counts:, findings: […], exceptions: […], unchecked: […]}
       def to_h
         {guide: (@guide.name unless @guide.none?), meets: @check.meets?, counts: @check.counts,

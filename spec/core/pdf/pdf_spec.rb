@@ -152,6 +152,17 @@ RSpec.describe Norvel::Pdf do
     end
   end
 
+  it "says what it leaves out or sets otherwise: text that stands on no page, equations" do
+    space = "http://schemas.openxmlformats.org/officeDocument/2006/math"
+    math = %(<m:oMath xmlns:m="#{space}"><m:r><m:t>x</m:t></m:r></m:oMath>)
+    hidden = r("Nobody sees this.", "<w:vanish/>")
+    document = docx(p(r("The height ") + math + r(" was read.")) + p(hidden) + p(r("The end.")))
+    carried = described_class.write(document).carried
+    expect(carried.not_carried.to_h { |one| [one.what, one.places] }).to eq "paragraphs that stand on no page" => [2]
+    expect(carried.approximated.map { |one| [one.what, one.how, one.count] })
+      .to include ["equations", "their letters are set in a row", 1]
+  end
+
   it "holds every letter of documents made by chance, without a fault that qpdf finds (property)" do
     made = SomeOf.seeds(1..10).flat_map { |seed| [Mixed.new(seed).document, MixedOpen.new(seed).document] }
     made.each do |one|
