@@ -57,6 +57,9 @@ RSpec.describe "guides", type: :feature do
     click_button "Make the guide"
     expect(page).to have_css(".offers tbody tr", minimum: 5)
     expect(page).to have_no_css(".offers input:checked")
+    click_button "Tick all"
+    expect(page).to have_no_css(".offers input:not(:checked)")
+    all(".offers input").each(&:uncheck)
     ["The left margin is at least 1 in.", "Line spacing of body text is double.", "Size of body text is 12 pt.",
       "A block quotation has 40 words or more.", "The abstract stands here in the order, at most 300 words."]
       .each { |words| check words }

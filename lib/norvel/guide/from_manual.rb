@@ -56,7 +56,7 @@ module Norvel
       def self.in_list(text, place, offers)
         key = (place.last == "parts") ? "part" : "matter"
         known = YamlText.new(text).data.dig(*place) || []
-        fresh = offers.map(&:value)
+        fresh = offers.map { |one| (key == "part") ? one.value.merge("cite" => cut(one.sentence)) : one.value }
         kept = known.reject { |one| fresh.any? { |other| other[key] == one[key] } }
         Rewritten.new(text).put(place, kept + fresh)
       end
@@ -70,10 +70,14 @@ module Norvel
         groups.inject(text) do |now, (place, list)|
           clause = [*place, "cite"]
           words = [YamlText.new(now).data.dig(*clause), list.map(&:sentence).uniq.join(" ")].compact.join("; ")
-          words = "#{words[0, CLAUSE - 1]}…" if words.size > CLAUSE
-          Rewritten.new(now).put(clause, words)
+          Rewritten.new(now).put(clause, cut(words))
         end
       end
+
+      def self.cut(words)
+        (words.size > CLAUSE) ? "#{words[0, CLAUSE - 1]}…" : words
+      end
+      private_class_method :cut
       private_class_method :cited
 
       private

@@ -105,7 +105,8 @@ RSpec.describe Norvel::Guide do
       made = Norvel::Guide.new(described_class.write(offers, onto: text))
       expect(made.data["roles"]["body"]).to eq "size" => "11pt", "cite" => "2.1; The text is double-spaced.",
         "line_spacing" => "double"
-      expect(made.parts).to eq [{"part" => "abstract", "max_words" => 300}]
+      expect(made.parts)
+        .to eq [{"part" => "abstract", "max_words" => 300, "cite" => "The abstract must not exceed 300 words."}]
       expect(made.source).to include "# ours"
     end
 
