@@ -53,6 +53,19 @@ RSpec.describe "the plan and what a person decides" do
     end
   end
 
+  it "is for what is chosen: a role, a style, pages, parts" do
+    get "#{at}/plan"
+    everything = parts(body)
+    expect(body).to include(">everything</option>", "What it is", "Its style")
+    get "#{at}/plan", on: "heading_1", from: "1"
+    expect(parts(body).size).to be < everything.size
+    expect(body).to include('value="heading_1" selected', 'name="from" value="1"')
+    get "#{at}/plan", on: "No style of this name"
+    expect(body).to include("selected>No style of this name (0)")
+    get "#{at}/plan", from: "ninety"
+    expect([last_response.status, body]).to match [422, /There is no page “ninety”/]
+  end
+
   it "does what is ticked, as one change with its kinds, and takes it back" do
     get "#{at}/plan"
     keys = parts(body)

@@ -425,6 +425,23 @@ RSpec.describe "stations as plain pages" do
     end
   end
 
+  describe "words set apart by hand" do
+    let(:manuscript) do
+      text = p(r("The gauge at the ") + r("Old Quay", "<w:b/>") + r(" reads the tide as it ") + r("falls", "<w:i/>"))
+      Manuscript.bring_in(package(text * 3), filename: "tides.docx")
+    end
+
+    it "are told by their looks, and go as their paragraph is where they are ticked" do
+      get "#{at}/survey"
+      expect(last_response.body).to match(%r{<h3>Words set apart by hand</h3>.*look=bold&amp;apart=1}m)
+      get "#{at}/words", look: "bold", apart: "1"
+      expect(last_response.body.scan('name="hit[]"').size).to eq 3
+      form("edits/hits", look: "bold", apart: "1", ticked: "1", hit: %w[0 2], plain: "1", back: "#{at}/words")
+      expect_done("2 places as their paragraph is")
+      expect(Norvel::Survey::Search.looks_apart(document)).to eq("italic" => 3, "bold" => 1)
+    end
+  end
+
   it "says on the seal what became of each part and each kind of white space" do
     blank = document.paragraphs.find(&:blank?)
     form "edits/delete", ids: blank.id.to_s

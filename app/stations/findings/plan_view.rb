@@ -37,12 +37,18 @@ module PlanView
 
   # Ids of the paragraphs that the plan is for, nil for all.
   def plan_among
-    @plan_among ||= chosen_ids unless params[:ids].to_s.empty?
+    return @plan_among if defined?(@plan_among)
+    @plan_among = picked? ? chosen_ids : portion.ids
+  end
+
+  # Is it for paragraphs that were picked in the galley?
+  def picked?
+    !params[:ids].to_s.empty?
   end
 
   def plan_words
     parts = plan.done
-    of = plan_among ? "of #{counted(plan_among.size, "paragraph")}: " : ""
+    of = picked? ? "of #{counted(plan_among.size, "paragraph")}: " : ""
     return "#{of}nothing that is safe to do" if parts.empty?
     "#{of}#{counted(parts.size, "kind")} of change, #{counted(parts.sum(&:count), "place")} · nothing is done yet"
   end

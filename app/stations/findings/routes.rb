@@ -3,7 +3,7 @@
 # Findings against the guide, by cause; mend a group, or all that is safe.
 class FindingsStation < Station
   helpers Answers, BenchView, ChosenView, ConsistencyView, FindingsView, GalleyRow, Gauge, HistoryView, ListView,
-    LookSheet, MattersView, PlaceView, PlanView, Putting, SheetAtSize, SheetGround, SheetStrokes,
+    LookSheet, MattersView, PlaceView, PlanView, PortionView, Putting, SheetAtSize, SheetGround, SheetStrokes,
     SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
 
   get("/manuscripts/:id/findings") { station :findings }
@@ -110,8 +110,9 @@ class FindingsStation < Station
 
   # The same parts ticked, for the address of the looks.
   def plan_query
-    lists = %i[shown part offered].to_h { |name| ["#{name}[]", Array(params[name])] }
-    {**lists, "ids" => (id_spans(plan_among) if plan_among)}.reject { |_, value| value.nil? || value.empty? }
+    lists = %i[shown part offered leave].to_h { |name| ["#{name}[]", Array(params[name])] }
+    {**lists, "ids" => (id_spans(plan_among) if picked?), **params.slice("on", "from", "to")}
+      .reject { |_, value| value.nil? || value.empty? }
   end
 
   def current?

@@ -118,6 +118,11 @@ module BenchView
     (Norvel::Edits::StyleWords::USUAL.keys | own).map { |name| [name, name] } << ["", "none"]
   end
 
+  # The character style that is at hand for words that look as was asked for.
+  def character_offered
+    {"italic" => "Emphasis", "bold" => "Strong"}[params[:look].to_s]
+  end
+
   # Is any of them a note's, a head's or a foot's, where less can be changed?
   def beside_text?(ids)
     ids.any? { |id| Norvel::Document::Story.id?(id) }

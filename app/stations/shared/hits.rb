@@ -5,7 +5,7 @@ module Hits
   # As the form asks. Raises Norvel::Refused.
   def search
     @search ||= Norvel::Survey::Search.new(params[:q], exact: params[:exact] == "1", words: params[:words] == "1",
-      style: sent_word(:style), look: sent_word(:look))
+      style: sent_word(:style), look: sent_word(:look), apart: params[:apart] == "1")
   end
 
   # Norvel::Survey::Search::Hit of them all.

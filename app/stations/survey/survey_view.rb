@@ -40,6 +40,11 @@ module SurveyView
     survey.by_hand.reject { |_, list| list.empty? }
   end
 
+  # How words inside paragraphs are set apart by hand, most first: {look => stretches}.
+  def set_apart
+    @set_apart ||= Norvel::Survey::Search.looks_apart(document)
+  end
+
   # Ids of the paragraphs that are formatted by hand, or that hold such words.
   def direct_ids(what)
     looked = ->(set) { set.keys.any? { |slot| Norvel::Styles::Properties[slot].clear != :keep } }

@@ -33,7 +33,7 @@ class WordsStation < Station
     raise Norvel::Refused, "Nothing in the text is “#{cut(params[:q].to_s, 60)}”." if hits.empty?
     places = (params[:ticked] ? ticked_hits : hits).map { |hit| [hit.paragraph, hit.places.first..hit.places.last] }
     raise Norvel::Refused, "Tick a place first." if places.empty?
-    perform in_character_style(places, counted(places.size, "place"))
+    perform params[:plain] ? plainly(places) : in_character_style(places, counted(places.size, "place"))
   end
 
   # What is found, place by place, with what it would become.
@@ -112,6 +112,12 @@ class WordsStation < Station
     words = places.map { |id, range| Norvel::Edits::StyleWords.new(id, range, name.empty? ? nil : name) }
     title = "#{said} in #{name.empty? ? "no character style" : name}"
     Norvel::Edits::Several.new([make, *words].compact, title:)
+  end
+
+  # Nothing sets them apart any more, neither a character style nor what was set by hand.
+  def plainly(places)
+    words = places.map { |id, range| Norvel::Edits::StyleWords.new(id, range, nil, plain: true) }
+    Norvel::Edits::Several.new(words, title: "#{counted(places.size, "place")} as their paragraph is")
   end
 
   def new_letters

@@ -5,8 +5,8 @@ module WordsView
   PAIRS = 60 # paragraphs on a page
   NEAR = 16 # words and spaces that are shown beside those that differ
   MOST = 300 # places that are shown
-  LOOKS = [["", "any look"], *Norvel::Survey::Search::LOOKS.keys].freeze
-  NAMES = %i[q with exact words style look].freeze
+  LOOKS = Norvel::Survey::Search::LOOKS.keys.freeze
+  NAMES = %i[q with exact words style look apart].freeze
 
   # What the form of what is looked for said, for an address.
   def asked
@@ -34,6 +34,13 @@ module WordsView
   def styles_to_find
     names = document.styles.by_id.values.select { |style| style.paragraph? || style.character? }.map(&:name)
     [["", "any style"]] + names.uniq.sort_by(&:downcase).map { |name| [name, name] }
+  end
+
+  # The looks that words may have: the usual ones, and others that are set by hand here, with how often.
+  def looks_to_find
+    apart = Norvel::Survey::Search.looks_apart(document)
+    names = LOOKS | apart.keys | [params[:look].to_s].reject(&:empty?)
+    [["", "any look"], *names.map { |name| [name, apart[name] ? "#{name} (#{number(apart[name])} by hand)" : name] }]
   end
 
   # "p. 12", or where it stands in the text while pages are not known.

@@ -100,21 +100,13 @@ module Norvel
       def among(names)
         direct = Guide::Sweep.jobs(%w[direct words]) & @jobs
         return unless names || direct.one?
-        chosen = @document.working.select { |one| wanted?(one, names) }
-        chosen = chosen.select { |one| of_job?(one, direct.first) } if direct.one?
-        chosen.map(&:id)
+        chosen = Portion.new(@document, on: names).ids || @document.working.map(&:id)
+        return chosen unless direct.one?
+        @document.working.select { |one| of_job?(one, direct.first) }.map(&:id) & chosen
       end
 
       def of_job?(paragraph, job)
         paragraph.by_style_alone? || (job.short == "direct") == !paragraph.direct.empty?
-      end
-
-      def wanted?(paragraph, names)
-        return true if names.nil? || paragraph.blank?
-        role = Survey.role(@document, paragraph)
-        names.any? do |name|
-          Edits::SetValue.covers?(name, role) || @document.style_name(paragraph).casecmp?(name)
-        end
       end
     end
   end

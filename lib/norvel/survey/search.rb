@@ -20,21 +20,79 @@ module Norvel
                "small capitals" => [:small_caps, true], "capitals" => [:caps, true],
                "struck through" => [:strike, true]}.freeze
 
+      # [slots of a run property, the property, how a value of it is named where any may be], …
+      BY_HAND = [*LOOKS.values.map { |name, _| [name, nil] }, [:size, "size"], [:font, "font"]]
+        .map { |name, words| [Styles::Properties.slots_of(name), name, words].freeze }.freeze
+
       # sought: a text, or a pattern between slashes; may be empty where a look is asked for exact: are capitals another
       # letter? words: do words have to be whole? style: the name of a style of paragraphs or of words, or nil; look: of
-      # LOOKS, or nil. Raises Refused.
-      def initialize(sought, exact: false, words: false, style: nil, look: nil)
+      # LOOKS, "size 11.5" or "font Courier", or nil; apart: is it set by hand, and not on the whole of its paragraph?
+      # Raises Refused.
+      def initialize(sought, exact: false, words: false, style: nil, look: nil, apart: false)
         @style = style
-        @look = LOOKS[look]
+        @look = self.class.look(look)
+        @apart = apart
         @test = test(sought.to_s, exact, words)
       end
+
+      # The run property and value of a look by its name, nil where there is none of this name.
+      def self.look(name)
+        case name
+        when /\Asize ([\d.]{1,6})\z/ then [:size, $1.to_f]
+        when /\Afont (.+)\z/ then [:font, $1]
+        else LOOKS[name]
+        end
+      end
+
+      # The looks that words are set apart in by hand, most first: {name => how many stretches}.
+      def self.looks_apart(document)
+        searches = Hash.new { |made, name| made[name] = new("", look: name, apart: true) }
+        document.working.flat_map do |paragraph|
+          names_by_hand(paragraph, document).flat_map { |name| [name] * searches[name].in(paragraph, document).size }
+        end.tally.sort_by { |_, count| -count }.to_h
+      end
+
+      # Names of looks that runs of a paragraph set themselves.
+      def self.names_by_hand(paragraph, document)
+        paragraph.runs.reject { |run| run.direct.empty? }.flat_map do |run|
+          look = document.run_look(run, paragraph)
+          BY_HAND.filter_map do |slots, name, words|
+            next if slots.none? { |slot| run.direct.key?(slot) }
+            value = look[name]
+            if words
+              "#{words} #{value.is_a?(Numeric) ? Length.plain(value) : value}"
+            else
+              LOOKS.key([name, value])
+            end
+          end
+        end.uniq
+      end
+      private_class_method :names_by_hand
 
       # Every Hit of a document, in order. Raises Refused where a pattern takes too long.
       def hits(document)
         return [] unless @test || @look
-        Timeout.timeout(PATIENCE) { document.working.flat_map { |paragraph| of(paragraph, document) } }
+        Timeout.timeout(PATIENCE) { document.working.flat_map { |paragraph| self.in(paragraph, document) } }
       rescue Timeout::Error
         raise Refused, "The pattern takes too long on this text: make it simpler."
+      end
+
+      # The same of one paragraph.
+      def in(paragraph, document)
+        return [] if @apart && @look && (paragraph.runs.none? { |run| by_hand?(run) } || usual?(paragraph, document))
+        text = paragraph.seen_text
+        found = ranges(text, paragraph, document)
+        return [] if found.empty?
+        styled = @style && document.style_name(paragraph) != @style
+        places = paragraph.seen_places
+        found.filter_map do |range|
+          own = places[range]
+          standing = runs(paragraph, own)
+          next if own.empty? || (styled && !in_style?(standing, document))
+          next unless looks_so?(standing, paragraph, document)
+          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed: fixed(paragraph, own),
+            before: before(text, range.begin), after: after(text, range.end))
+        end
       end
 
       # What a hit becomes: the text given, with \\1 … for what stood in the brackets of a pattern.
@@ -55,22 +113,6 @@ module Norvel
         raise Refused, "The pattern can't be read: #{error.message.split(":").first}."
       end
 
-      def of(paragraph, document)
-        text = paragraph.seen_text
-        found = ranges(text, paragraph, document)
-        return [] if found.empty?
-        styled = @style && document.style_name(paragraph) != @style
-        places = paragraph.seen_places
-        found.filter_map do |range|
-          own = places[range]
-          standing = runs(paragraph, own)
-          next if own.empty? || (styled && !in_style?(standing, document))
-          next unless looks_so?(standing, paragraph, document)
-          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed: fixed(paragraph, own),
-            before: before(text, range.begin), after: after(text, range.end))
-        end
-      end
-
       # What stands around a place, from whole words on.
       def before(text, place)
         (place > AROUND) ? "…#{text[place - AROUND...place].sub(/\A\S*/, "")}" : text[0...place]
@@ -86,7 +128,7 @@ module Norvel
         wanted = letters_looking_so(paragraph, document)
         wanted.each_index.chunk_while { |one, other| wanted[one] == wanted[other] }
           .select { |list| wanted[list.first] }.map { |list| list.first...(list.last + 1) }
-          .reject { |range| text[range].strip.empty? }
+          .reject { |range| text[range].strip.empty? || (@apart && text[range].strip == text.strip) }
       end
 
       def matches(text)
@@ -116,7 +158,17 @@ module Norvel
       def looks_so?(runs, paragraph, document)
         return true unless @look
         name, value = @look
-        runs.all? { |run| document.run_look(run, paragraph)[name] == value }
+        runs.all? { |run| (!@apart || by_hand?(run)) && document.run_look(run, paragraph)[name] == value }
+      end
+
+      # Do the letters of the paragraph look so by its style?
+      def usual?(paragraph, document)
+        document.letter_look(paragraph)[@look.first] == @look.last
+      end
+
+      def by_hand?(run)
+        @slots ||= Styles::Properties.slots_of(@look.first)
+        @slots.any? { |slot| run.direct.key?(slot) }
       end
 
       # Words that are computed say the same again when they are brought up to date; an object is no word.

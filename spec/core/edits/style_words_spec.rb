@@ -35,6 +35,14 @@ RSpec.describe Norvel::Edits::StyleWords do
     expect(reread(off).paragraphs[0].runs.map(&:style_id).compact).to be_empty
   end
 
+  it "lets words look as their paragraph does: off go its style and what is set by hand, a meaning stays" do
+    kept = docx(p(r("The ") + r("tide", '<w:i/><w:b/><w:lang w:val="de-DE"/><w:vertAlign w:val="superscript"/>')))
+    edit = described_class.new(1, 4..7, nil, plain: true)
+    now = edit.apply(kept).after
+    expect([now.paragraphs[0].runs[1].direct.keys.sort, edit.title(kept)])
+      .to eq [%i[language position], "“tide” as its paragraph is"]
+  end
+
   it "says when the words are not there" do
     expect { style(document, "Salt", 2, "Strong") }.to raise_error(Norvel::Refused, /not in this paragraph/)
     expect { style(document, " ", 0, "Strong") }.to raise_error(Norvel::Refused, /No words/)

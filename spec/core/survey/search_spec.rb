@@ -26,6 +26,25 @@ RSpec.describe Norvel::Survey::Search do
     end
   end
 
+  describe "looks set by hand on words in a paragraph" do
+    let(:document) do
+      docx(p(r("One ") + r("two", "<w:i/>") + r(" three ") + r("four", '<w:i/><w:sz w:val="23"/>')) +
+        p(r("All of it", "<w:i/>")) + p(r("A ") + r("styled", '<w:rStyle w:val="Emph"/>')) +
+        p(r("In ") + r("Courier", '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New"/>') +
+          r(" set", '<w:i w:val="0"/>')),
+        styles: style("Emph", "Emph", type: "character", rpr: "<w:i/>"))
+    end
+
+    it "are found by name, a size or a font too, and counted" do
+      expect(described_class.looks_apart(document)).to eq("italic" => 2, "size 11.5" => 1, "font Courier New" => 1)
+      expect(found(document, "", look: "italic").map(&:words)).to eq ["two", "four", "All of it", "styled"]
+      expect(found(document, "", look: "italic", apart: true).map(&:words)).to eq %w[two four]
+      expect(found(document, "", look: "size 11.5").map(&:words)).to eq %w[four]
+      expect(found(document, "cour", look: "font Courier New").size).to eq 1
+      expect(found(document, "", look: "size large")).to eq []
+    end
+  end
+
   it "tells a place with what stands around it" do
     hit = found(document, "quay").first
     expect([hit.paragraph, hit.words, hit.before, hit.after]).to eq [2, "quay", "mill by the ", ""]

@@ -12,11 +12,13 @@ module Norvel
         "Subscript" => {position: "sub"}
       }.freeze
 
-      # range: of positions in the paragraph's raw text; name: of the style, or nil for none
-      def initialize(id, range, name)
+      # range: of positions in the paragraph's raw text; name: of the style, or nil for none; plain: does what is set by
+      # hand on the words go too, so that they look as their paragraph does?
+      def initialize(id, range, name, plain: false)
         @id = id
         @range = range
         @name = name
+        @plain = plain
       end
 
       # The range of the nth time (from 0) that words stand in a paragraph as it is read. Raises Refused.
@@ -42,7 +44,7 @@ module Norvel
 
       def title(document)
         text = document.paragraph(@id).raw_text[@range].delete(Document::Run::UNSEEN)
-        "“#{text[0, 40]}” in #{@name || "no character style"}"
+        "“#{text[0, 40]}” #{@plain ? "as its paragraph is" : "in #{@name || "no character style"}"}"
       end
 
       private
@@ -70,8 +72,13 @@ module Norvel
       end
 
       def styled(run, style)
-        return run.with(style_id: nil) unless style
+        return plain(run) unless style
         run.with(style_id: style.id, direct: run.direct.without(*style.run.keys))
+      end
+
+      def plain(run)
+        looks = @plain ? run.direct.keys.reject { |slot| Styles::Properties[slot].clear == :keep } : []
+        run.with(style_id: nil, direct: run.direct.without(*looks))
       end
     end
   end

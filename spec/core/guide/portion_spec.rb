@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+# What a plan is for: by role, style, pages and parts.
+RSpec.describe Norvel::Guide::Portion do
+  running = "The keeper of the gate wrote the hour and the height of the tide in the book, and he signed it. " * 3
+  note = %(<w:footnote w:id="1"><w:p>#{Demo::Markup.r("  A note.")}</w:p></w:footnote>)
+  mark = %(<w:r><w:footnoteReference w:id="1"/></w:r>)
+  let(:document) do
+    body = %(<w:p>#{r("Tides", "<w:b/><w:sz w:val=\"32\"/>")}</w:p>) + p(r(running)) * 3 + p("") +
+      p(r("\tThe next page. ") + mark, "<w:pageBreakBefore/>") +
+      %(<w:tbl><w:tr><w:tc>#{p(r("One  cell"))}</w:tc></w:tr></w:tbl>) + p(r("\tThe end."))
+    docx(body, footnotes: note)
+  end
+
+  def texts(**choice)
+    ids = described_class.new(document, **choice).ids
+    ids&.map { |id| document.paragraph(id).text.strip[0, 9] }
+  end
+
+  it "is the whole where nothing is chosen" do
+    expect(texts).to be_nil
+  end
+
+  it "takes those of a role or a style, and the blank ones that may stand between them" do
+    expect(texts(on: ["Normal"]).size).to eq document.working.size
+    role = Norvel::Survey.role(document, document.paragraphs.first)
+    expect(texts(on: [role])).to include("Tides", "")
+    expect(texts(on: ["no such style"])).to eq [""]
+  end
+
+  it "leaves parts alone: notes, heads, boxes, tables" do
+    expect(texts(without: %w[tables])).not_to include("One  cell")
+    expect(texts(without: %w[notes])).not_to include("A note.")
+    expect(texts(without: %w[heads boxes]).size).to eq document.working.size
+    expect { texts(without: %w[margins]) }.to raise_error(Norvel::Refused, /no part “margins”.*notes, heads/)
+  end
+
+  it "takes a stretch of pages by their labels" do
+    Norvel::Layout.of(document)
+    expect(texts(pages: %w[2 2])).to eq ["The next ", "One  cell", "The end."]
+    expect(texts(pages: %w[1 1])).to eq ["Tides", *["The keepe"] * 3, ""]
+    expect { texts(pages: %w[2 1]) }.to raise_error(Norvel::Refused, /1 stands before page 2/)
+    expect { texts(pages: %w[1 99]) }.to raise_error(Norvel::Refused, /no page “99”/)
+  end
+
+  it "says so where the pages are not known" do
+    expect { texts(pages: %w[1 1]) }.to raise_error(Norvel::Refused, /not known yet/)
+  end
+
+  it "is what a plan mends, and nothing else" do
+    Norvel::Layout.of(document)
+    ids = described_class.new(document, pages: %w[2 2], without: %w[tables]).ids
+    after = Norvel::Guide::Plan.new(Norvel::Guide.none, document, among: ids).after
+    expect(after.working.map(&:text).grep(/\A\t/)).to be_empty
+    expect(after.working.map(&:text)).to include("One  cell", "  A note.")
+  end
+end
