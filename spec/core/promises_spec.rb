@@ -41,8 +41,8 @@ RSpec.describe "promises" do
       listed = Norvel::Edits::DefineListStyle.new("Points", "bullets").change(thesis)
       id = listed.styles.named("Points").paragraph[:list_id]
       guides = Norvel::Guide.shipped.fetch_values("ravelmouth-house", "ravelmouth-thesis", "apa-7")
-      sample = listed.paragraphs.each_slice(40).map(&:first) + listed.paragraphs.select { |one| one.part == :table }
-        .each_slice(8).map(&:first)
+      sample = listed.paragraphs.each_slice(160).map(&:first) + listed.paragraphs.select { |one| one.part == :table }
+        .each_slice(32).map(&:first)
       failed = sample.reject do |paragraph|
         put = Norvel::Survey::Suggestions.share(listed, Norvel::Edits::PutInList.new([paragraph.id], id, level: nil)
           .change(listed))

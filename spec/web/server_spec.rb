@@ -2,11 +2,11 @@
 
 # Against the real server, as people run it.
 RSpec.describe "the server" do
-  # A text of some 300 pages, a little different each time.
-  def long_text(number)
+  # A text of some 100 pages, a little different each time.
+  def long_text(number, paragraphs = 400)
     words = "the tide came in over the flats and the keeper of the gate wrote down the hour and the height in the " \
       "book of the harbour "
-    package((1..1200).map { |n| p(r("#{number}.#{n} #{words * 4}")) }.join)
+    package((1..paragraphs).map { |n| p(r("#{number}.#{n} #{words * 4}")) }.join)
   end
 
   # kill -9 at any moment loses nothing that was answered.

@@ -4,6 +4,19 @@ require "open3"
 require_relative "../../support/mixed"
 require_relative "../../support/mixed_open"
 
+# The demo's thesis and its PDF, made once: both are values.
+module ThesisInPdf
+  module_function
+
+  def document
+    @document ||= Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis.docx")
+  end
+
+  def bytes
+    @bytes ||= Norvel::Pdf.write(document).bytes
+  end
+end
+
 # A PDF read by others: poppler (pdfinfo, pdftotext, pdffonts) and qpdf.
 RSpec.describe Norvel::Pdf do
   def read_by(*command)
@@ -17,8 +30,8 @@ RSpec.describe Norvel::Pdf do
 
   def qpdf(key) = JSON.parse(read_by("qpdf", "--json", "--json-key=#{key}", :file).first)[key]
 
-  let(:document) { Norvel::Formats.read(Demo::Thesis.new.bytes, name: "thesis.docx") }
-  let(:bytes) { described_class.write(document).bytes }
+  let(:document) { ThesisInPdf.document }
+  let(:bytes) { ThesisInPdf.bytes }
 
   it "has the pages, labels and words of the sheets, page by page" do
     sheets = Norvel::Layout.of(document).sheets
@@ -143,11 +156,9 @@ RSpec.describe Norvel::Pdf do
   end
 
   it "frames an image that would unpack to more than there is room for, or that is damaged" do
-    bytes = Demo::Thesis.new.bytes
-    names = Norvel::Formats::Container.new(bytes).names.grep(/media/)
-    png = Norvel::Formats::Container.new(bytes).read(names.first).b
+    png = Norvel::Formats::Container.new(Demo::Thesis.new.bytes).read("word/media/image1.png").b
     [png.dup.tap { |huge| huge[16, 8] = [900_000, 900_000].pack("NN") }, png[0, 60], png[0, 20]].each do |image|
-      broken = Norvel::Formats.read(repackage(bytes, names.first => image), name: "t.docx")
+      broken = docx(p(r("A mill ") + image(1)), image:)
       expect(described_class.write(broken).carried.approximated.map(&:what)).to include "images"
     end
   end
