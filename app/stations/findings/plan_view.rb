@@ -7,6 +7,7 @@ module PlanView
   PLACES = 60 # that are listed
   PROGRESS = Norvel::Recent.new(50)
   LONG = 1_500 # paragraphs
+  SHEETS = 3 # that are shown before and after
   # Kinds that change white space, whose examples show it; what it is shown as.
   SIGNED = %w[indent_without_tabs indent_without_spaces single_spaces join_lines].freeze
   SIGNS_OF_SPACE = {"\t" => "⇥ ", "\n" => "↵", "  " => "··"}.freeze
@@ -46,6 +47,19 @@ module PlanView
     !params[:ids].to_s.empty?
   end
 
+  # [[what stands above them or nil, parts], …]: what is sure, and what asks first.
+  def plan_parts
+    sure, asking = plan.parts.partition { |part| part.mend.safe }
+    [[nil, sure], ["Look at these first: they are done where you tick them", asking]].reject { |_, list| list.empty? }
+  end
+
+  # Where the first sheet stands that has other lines or another label, so that it is among those shown.
+  def first_other_sheet(before, after)
+    seen = ->(sheet) { [sheet.label, sheet.lines.map(&:text), sheet.frame.left] if sheet }
+    at = (0...after.sheets.size).find { |n| seen[before.sheets[n]] != seen[after.sheets[n]] } || 0
+    at.clamp(0, [before.sheets.size, after.sheets.size].min - 1)
+  end
+
   def plan_words
     parts = plan.done
     of = picked? ? "of #{counted(plan_among.size, "paragraph")}: " : ""
@@ -70,7 +84,7 @@ module PlanView
   # Why a part that asks first is not ticked by itself.
   def plan_detail(part)
     detail = telling(part).detail
-    return h("off: #{part.mend.why}") if part.off && part.mend.why
+    return h("asks first: #{part.mend.why}") if part.off && part.mend.why
     h(detail.to_s)
   end
 

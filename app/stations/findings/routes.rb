@@ -68,6 +68,13 @@ class FindingsStation < Station
   get("/manuscripts/:id/plan/progress") { partial(:plan_progress) }
   post("/manuscripts/:id/plan") { plan_page }
 
+  # The pages around one part of it.
+  get("/manuscripts/:id/plan/pages") do
+    @part = plan.parts.find { |one| one.key == params[:key].to_s && one.moves_pages? } or raise Norvel::Refused,
+      "That part is not in the plan any more."
+    request.env["HTTP_HX_REQUEST"] ? partial(:plan_pages, part: @part) : station(:plan_moved)
+  end
+
   get("/manuscripts/:id/plan.css") do
     content_type "text/css"
     plan_looks

@@ -9,17 +9,9 @@ module Norvel
     #   steps  [[a key of STEPS, arguments …], …], done in order
     #   why    of one that is not safe: what it may change
     Mend = Value.define(:name, :label, :safe, :steps, :why) do
-      self::OFFERED = %i[space_for_blanks list_typed split_at_breaks make_equal style_lead_ins delete_styles
-        begin_pages show_capitals hang_definitions merge_styles mark_header_rows].freeze
-
       # Does it put paragraphs in a style?
       def put?
         steps.first.first == :put_in_style
-      end
-
-      # Is it offered in a plan, to be ticked, where it is not safe?
-      def offered?
-        put? || self.class::OFFERED.include?(steps.first.first)
       end
 
       # The same as one that asks first.

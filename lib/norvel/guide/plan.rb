@@ -35,13 +35,13 @@ module Norvel
         work
       end
 
-      # What it does, part by part: those left out or offered among them, switched off.
+      # What it does, part by part: those left out or offered among them, switched off, where they could be done.
       def parts
-        @parts.values
+        @parts.values.reject { |part| part.off && !part.does_something? }
       end
 
       def done
-        parts.reject(&:off)
+        @parts.values.reject(&:off)
       end
 
       # Is there nothing to do?
@@ -160,7 +160,6 @@ module Norvel
       def mendable?(group)
         mend = group.first.mend
         return false if mend.nil? || !wanted?(group.rule)
-        return false unless mend.safe || mend.offered? || also?(group.rule)
         group.findings.any? { |finding| new?(finding) }
       end
 
@@ -195,23 +194,29 @@ module Norvel
         note(part)
       end
 
-      # The part as it is done to the state that was reached; what its edits say is told as they are made.
+      # The part as it is done to the state that was reached; what its edits say is told as they are made. What is left
+      # off is worked out where somebody looks at it.
       def made(key, groups, found, off: false)
-        mend, edits, now = groups.first.first.mend, edits(groups, found), @after
-        known = @settled
-        titles = edits.map { |edit| edit.title(now).tap { now = settled(done_by(edit, now)) } }
-        @settled = known if off # nothing of it came
-        PlanPart.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was: @after, now:, edits:, titles:,
-          off:)
+        mend, edits, was, roles = groups.first.first.mend, edits(groups, found), @after, @settled
+        outcome = PlanPart::Outcome.new { carried_out(edits, was, roles) }
+        @settled = outcome.roles unless off
+        PlanPart.new(key:, mend:, rules: groups.map(&:rule).uniq, findings: found, was:, outcome:, edits:, off:)
+      end
+
+      # [the document after the edits, what they say, the roles as they are settled then]
+      def carried_out(edits, now, roles)
+        titles = edits.map do |edit|
+          edit.title(now).tap do
+            now = done_by(edit, now)
+            Survey::SettledRoles.hold(roles = roles.continued(now), now)
+          end
+        end
+        [now, titles, roles]
       end
 
       # Where what asks first is taken in, words may come; so each edit proves by itself what it promises.
       def done_by(edit, document)
         @also.any? ? edit.apply(document).after : edit.change(document)
-      end
-
-      def settled(document)
-        Survey::SettledRoles.hold(@settled = @settled.continued(document), document)
       end
 
       def off?(key, groups)

@@ -5,21 +5,52 @@ module Norvel
     # One part of a plan: all mends of one kind with one aim.
     #   key       names it as long as it is the same: "put_in_style Body Text", with "asked" where it asks first
     #   mend      the first of its mends; rules: the rules whose findings it mends; findings: those
-    #   was, now  the documents around it; edits: what led from one to the other; titles: what these say they do
+    #   was, now  the documents around it; edits: what leads from one to the other; titles: what these say they do
     #   off       is it left out of the plan?
-    PlanPart = Value.define(:key, :mend, :rules, :findings, :was, :now, :edits, :titles, :off) do
+    PlanPart = Value.define(:key, :mend, :rules, :findings, :was, :outcome, :edits, :off) do
+      # Kinds after which text may stand on other pages, or pages have other labels.
+      self::MOVE_PAGES = %w[set_matters set_page set_running put_in_part replace_typed_contents refresh_contents
+        begin_chapters begin_pages begin_by_style begin_on_page begin_on_next_page remove_page_breaks mirror_margins
+        move_caption keep_with_next].freeze
+
       # The name of the part that a mend belongs to.
       def self.key(mend)
         step = mend.steps.first
         aim = step.drop(1).find { |argument| argument.is_a?(String) }
-        aim = step[1].keys.join(", ") if step[1].is_a?(Hash) && step.first != :clear
+        aim = step[1].keys.join(", ") if step[1].is_a?(Hash)
+        aim = mend.why.to_s[/: (.+)/, 1] if step.first == :clear # what is seen to change
         [step.first, aim, ("asked" unless mend.safe)].compact.join(" ")
       end
 
       # The same with more of it, done later.
       def and(more)
-        with(rules: rules | more.rules, findings: findings + more.findings, now: more.now, edits: edits + more.edits,
-          titles: titles + more.titles)
+        with(rules: rules | more.rules, findings: findings + more.findings, edits: edits + more.edits,
+          outcome: outcome.and(more.outcome))
+      end
+
+      def now
+        outcome.now
+      end
+
+      def titles
+        outcome.titles
+      end
+
+      def moves_pages?
+        self.class::MOVE_PAGES.include?(kind)
+      end
+
+      # The pages before and after: two Layout::Result.
+      def pages
+        before = Layout.of(was)
+        [before, Layout.of(now, known: before)]
+      end
+
+      # Can it be done, and does it change anything?
+      def does_something?
+        !now.equal?(was)
+      rescue Refused
+        false
       end
 
       def kind
@@ -89,6 +120,37 @@ module Norvel
         words = paragraph.runs.group_by { |run| now.run_look(run, paragraph)[name] }
           .transform_values { |runs| runs.sum { |run| run.words.scan(/[[:alnum:]]+/).size } }
         words.values.sort.first(words.size - 1).sum
+      end
+    end
+
+    # What a part makes of the document before it, worked out when it is first asked for.
+    class PlanPart::Outcome
+      # work: gives [the document after, what the edits say, the roles as they are settled then]
+      def initialize(&work)
+        @work = work
+      end
+
+      def now
+        worked_out[0]
+      end
+
+      def titles
+        worked_out[1]
+      end
+
+      def roles
+        worked_out[2]
+      end
+
+      # This and then another.
+      def and(more)
+        PlanPart::Outcome.new { [more.now, titles + more.titles, more.roles] }
+      end
+
+      private
+
+      def worked_out
+        @worked_out ||= @work.call
       end
     end
   end

@@ -64,7 +64,10 @@ module Norvel
 
       # What else is said of kinds that keep no emphasis by hand.
       UNCHANGED = {"set_running" => "the text itself stays", "replace_typed_contents" => "all but the list stays",
-                   "count_captions" => "they print the same", "list_typed" => "they print the same"}.freeze
+                   "count_captions" => "they print the same", "list_typed" => "they print the same",
+                   "put_in_part" => "the text stays, a heading comes", "refresh_contents" => "all but the list stays",
+                   "change_case" => "the letters stay, as capitals or small",
+                   "drop_end_marks" => "the words stay, signs at their ends go"}.freeze
 
       # {before:, after:} of its telling place, as text.
       def example

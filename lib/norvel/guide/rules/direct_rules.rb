@@ -15,8 +15,13 @@ module Norvel
         SAME = Mend.new(name: "clear_direct", label: "Clear it: the style says the same", safe: true,
           steps: [[:let_style_say, []]])
 
-        def initialize(check)
-          super
+        # What puts the parts of a running head at the left, in the middle and at the right.
+        PLACES = %i[align tabs].freeze
+
+        # kept: names of properties that stay, beside those that the guide keeps
+        def initialize(check, kept: [])
+          super(check)
+          @also_kept = kept
           @known = {}
           @judged = {}
           @lines = {}
@@ -28,12 +33,17 @@ module Norvel
         # Judged once for all that are set alike and are the same.
         def on(paragraph)
           return [] if @clear.nil? || paragraph.by_style_alone?
+          return heads.on(paragraph) if @also_kept.empty? && @check.role(paragraph) == "running_head"
           alike = @judged[[@check.role(paragraph), @check.sure?(paragraph)]] ||= {}
           verdict = alike.fetch(paragraph.whole_formatting) { |formatting| alike[formatting] = verdict(paragraph) }
           verdict ? [verdict.at(paragraph)] : []
         end
 
         private
+
+        def heads
+          @heads ||= self.class.new(@check, kept: PLACES)
+        end
 
         def prepare
           @kept = keep
@@ -82,7 +92,8 @@ module Norvel
 
         def keep
           switch = @guide.clean["direct_formatting"]
-          switch.is_a?(Hash) ? (switch["keep"] || []).map { |name| KEPT.fetch(name, name.to_sym) } : []
+          named = switch.is_a?(Hash) ? switch["keep"] || [] : []
+          named.map { |name| KEPT.fetch(name, name.to_sym) } + @also_kept
         end
 
         # Labels of the properties that stand on the paragraph or its runs and would go.
