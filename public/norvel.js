@@ -16,6 +16,7 @@ import "./js/outline.js";
 import "./js/heads.js";
 import "./js/setup.js";
 import "./js/guides.js";
+import "./js/ticks.js";
 
 // Stands at the paragraph that was asked for, again once its fonts have given rows their heights.
 function stand() {

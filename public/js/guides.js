@@ -8,12 +8,6 @@ on("input", ({ target }) => {
   if (choice) choice.checked = true;
 });
 
-// Every rule that was found is meant: still a person's act.
-on("click", ({ target }) => {
-  if (!target.matches("[data-tick-all]")) return;
-  for (const box of all("input[type=checkbox]", target.form)) box.checked = true;
-});
-
 for (const one of all("[data-stand]")) one.scrollIntoView({ block: "center" });
 
 for (const box of all("textarea[data-line]")) {

@@ -1,11 +1,5 @@
-// The outline as a place to work: ticks and keys.
+// The outline as a place to work: keys.
 import { $, on } from "./page.js";
-
-on("change", (event) => {
-  const all = event.target.closest("[data-ticks]");
-  if (!all) return;
-  for (const box of all.form.querySelectorAll(`input[name="${all.dataset.ticks}"]`)) box.checked = all.checked;
-});
 
 // A key does what its button does, to what is ticked; with nothing ticked, to the line that the keys are at.
 on("keydown", (event) => {

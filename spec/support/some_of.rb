@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Documents made by chance, or of many kinds, are many: a run of the tests looks at a third of them, drawn by its seed; CHANCE=1 at all.
+# Documents made by chance, or of many kinds, are many: a run of the tests looks at a third of them, drawn by its seed;
+# CHANCE=1 at all.
 module SomeOf
   module_function
 

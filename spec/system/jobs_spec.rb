@@ -280,4 +280,23 @@ RSpec.describe "whole jobs", type: :feature do
     expect(found["paragraphs"].flat_map { |one| one["set"] + one["words"] }.uniq).to eq ["numPr"]
     expect(by_style(found).transform_values(&:size)).to include("List Paragraph" => 15, "Heading 1" => 5, "Title" => 1)
   end
+
+  it "a chapter with seventeen lead-ins: each in a character style, by one tick" do
+    leads = %w[Oil Wicks Glass Keepers Fog Tides Sluices Dues Planks Gauge Lights Ferries Ropes Chains Bells Carts Salt]
+    text = leads.map { |word| p(r("#{word}. ", "<w:b/>") + r(prose) + r(" See "), "") + p(r(prose)) }
+    bring_in(package(p(r("What was kept", '<w:b/><w:sz w:val="36"/>')) + text.join), "chapter.docx")
+    act { click_link "Survey" }
+    expect(page).to have_css(".byhand li", text: /\A17\s+bold\z/)
+    act { click_link "Clean up what is sure …" }
+    act { check "What sets 17 lead-ins apart is said by a character style" }
+    expect(page).to have_checked_field("What sets 17 lead-ins apart is said by a character style")
+    act { click_button "Do these" }
+    said("Clean up what is sure")
+    found = handed_over("Download the .docx")
+    told("lead-ins")
+    expect(@actions).to be <= 9
+    expect(found["paragraphs"].flat_map { |one| one["character"] }.reject { |words, _| words.strip.empty? })
+      .to eq(leads.map { |word| ["#{word}.", "Lead-in"] })
+    expect(found["paragraphs"].drop(1).flat_map { |one| one["words"] }.uniq).to eq []
+  end
 end

@@ -57,6 +57,28 @@ RSpec.describe "the plan", type: :feature do
     expect(names).to eq before
   end
 
+  # Read by python-docx: what it hands over has the parts, and every paragraph a style.
+  it "with everything ticked leaves nothing of the thesis but descriptions of its images" do
+    at_station(Demo::Thesis.new.bytes, "plan")
+    actions = 0
+    4.times do
+      expect(page).to have_no_css("#plan-busy.htmx-request", wait: 60)
+      break if page.all(".planparts tbody:last-child input[type=checkbox]:not(:checked)").empty?
+      before = page.evaluate_script("document.querySelector('#plan').dataset.drawn = 'before'")
+      click_button "Tick all"
+      actions += 1
+      expect(page).to have_no_css("#plan[data-drawn=#{before}]", wait: 60)
+    end
+    find(".movedpages summary", match: :first).click
+    expect(page).to have_css(".movedpages .smallpage", minimum: 2, wait: 30)
+    click_button "Do these"
+    expect(page).to have_css("#said", text: "Mend all that is safe", wait: 60)
+    left = Manuscript.find(@manuscript.id).check.findings.map(&:rule).tally
+    expect([left, actions]).to eq [{"accessible.alt_text" => 10}, 2]
+    expect(document.uses.keys.map { |id| document.styles[id].name }).to include("Body Text", "Heading 1", "Table Text")
+    expect(page.find("#seal")).to have_text("unchanged")
+  end
+
   it "remembers that a line is no heading" do
     at_station(Demo::Thesis.new.bytes, "galley?at=1")
     id = document.paragraphs.find { |one| one.text.start_with?("1.2 ") }.id

@@ -66,6 +66,17 @@ RSpec.describe "the plan and what a person decides" do
     expect([last_response.status, body]).to match [422, /There is no page “ninety”/]
   end
 
+  it "tells the pages before and after a part that moves them" do
+    get "#{at}/plan"
+    key = CGI.unescapeHTML(body[%r{plan/pages\?key=([^"&]+)}, 1]).tr("+", " ")
+    get "#{at}/plan/pages", key: CGI.unescape(key)
+    expect(body).to include("Pages before and after", "Page numbers before", "Back to the plan")
+    get "#{at}/plan/pages", {key: CGI.unescape(key)}, "HTTP_HX_REQUEST" => "true"
+    expect(body).to match(%r{<dt>Sheets</dt>\s*<dd>\d+ → \d+</dd>})
+    get "#{at}/plan/pages", key: "no such part"
+    expect([last_response.status, body]).to match [422, /not in the plan any more/]
+  end
+
   it "does what is ticked, as one change with its kinds, and takes it back" do
     get "#{at}/plan"
     keys = parts(body)
