@@ -120,7 +120,7 @@ module Norvel
 
       def rest
         whole = [%w[running head], %w[running foot]].map { |place| of(place) } + LISTS.map { |place| member_of(place) }
-        [%w[fonts allowed], %w[count pages], %w[count words]].map { |place| of(place) } + whole
+        [%w[fonts allowed], %w[fonts embedded], %w[count pages], %w[count words]].map { |place| of(place) } + whole
       end
 
       def member_of(place)

@@ -46,10 +46,12 @@ module Norvel
 
       # The looks that words are set apart in by hand, most first: {name => how many stretches}.
       def self.looks_apart(document)
-        searches = Hash.new { |made, name| made[name] = new("", look: name, apart: true) }
-        document.working.flat_map do |paragraph|
-          names_by_hand(paragraph, document).flat_map { |name| [name] * searches[name].in(paragraph, document).size }
-        end.tally.sort_by { |_, count| -count }.to_h
+        document.reading[:looks_apart] ||= begin
+          searches = Hash.new { |made, name| made[name] = new("", look: name, apart: true) }
+          document.working.flat_map do |paragraph|
+            names_by_hand(paragraph, document).flat_map { |name| [name] * searches[name].in(paragraph, document).size }
+          end.tally.sort_by { |_, count| -count }.to_h
+        end
       end
 
       # Names of looks that runs of a paragraph set themselves.

@@ -7,6 +7,7 @@ module Norvel
       # without them can choose a substitute.
       module FontTable
         FAMILIES = {"serif" => "roman", "sans" => "swiss", "mono" => "modern"}.freeze # 17.18.30
+        FACES = %w[embedRegular embedBold embedItalic embedBoldItalic].freeze
 
         module_function
 
@@ -15,6 +16,13 @@ module Norvel
           sets = document.styles.by_id.values.map(&:run) +
             document.paragraphs.flat_map { |paragraph| paragraph.runs.map(&:direct) }.uniq
           sets.filter_map { |set| set[:font] }.uniq
+        end
+
+        # The names of the fonts that the file holds (17.8.3.3 ff.); part: the font table, or nil
+        def embedded(part)
+          return [].freeze unless part
+          part.children(part.root, "font").select { |node| FACES.any? { |face| part.child(node, face) } }
+            .filter_map { |node| part.attr(node, "name") }.freeze
         end
 
         # Adds those that the part lacks; returns whether there were any.

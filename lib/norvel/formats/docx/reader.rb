@@ -46,6 +46,7 @@ module Norvel
 
         def settings
           @settings ||= SettingsPart.read(package.related("settings"))
+            .with(embedded_fonts: FontTable.embedded(package.related("fontTable")))
         end
 
         private

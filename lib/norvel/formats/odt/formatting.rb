@@ -90,13 +90,7 @@ module Norvel
         private
 
         def fonts(part)
-          @fonts[part] ||= begin
-            faces = part.children(part.child(part.root, "office:font-face-decls"), "style:font-face")
-            faces.to_h do |face|
-              name = part.attr(face, "style:name")
-              [name, part.attr(face, "svg:font-family") || name]
-            end
-          end
+          @fonts[part] ||= FontFaces.names(part)
         end
 
         # Version 1.2 has the attribute in a vocabulary of its writer's own.

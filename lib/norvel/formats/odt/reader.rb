@@ -161,7 +161,8 @@ module Norvel
           @settings ||= Document::Settings.new(
             mirrored: masters.all.values.any? { |master| masters.section(master).mirrored },
             even_and_odd: masters.even?, sum_spaces: true,
-            default_tab_stop: styles.tab_distance || Document::Settings.new.default_tab_stop
+            default_tab_stop: styles.tab_distance || Document::Settings.new.default_tab_stop,
+            embedded_fonts: FontFaces.embedded([package.content, package.styles].compact)
           )
         end
       end

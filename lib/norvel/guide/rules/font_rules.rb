@@ -4,11 +4,23 @@ module Norvel
   class Guide
     module Rules
       # fonts.allowed: every letter of the document, notes, heads and feet included, is in one of these fonts.
+      # fonts.embedded: the file holds them (ISO/IEC 29500-1 17.8.1, ODF 1.3 part 3, 19.527).
       class FontRules < Family
-        RULES = [Rule.new(name: "fonts.allowed", goes_by: :look, stage: :values)].freeze
+        RULES = [Rule.new(name: "fonts.allowed", goes_by: :look, stage: :values),
+          Rule.new(name: "fonts.embedded", goes_by: :document, stage: :document, switch: %w[fonts embedded])].freeze
 
         def self.asked(guide, _roles)
-          guide.data.dig("fonts", "allowed") ? ["fonts.allowed"] : []
+          super + (guide.data.dig("fonts", "allowed") ? ["fonts.allowed"] : [])
+        end
+
+        # Of a font that is not embedded, where it stands first.
+        def findings
+          return [] unless asked?("fonts.embedded")
+          held = @document.settings.embedded_fonts.map(&:downcase)
+          first_places.reject { |font, _| held.include?(font.downcase) }.map do |font, paragraph|
+            finding("fonts.embedded", paragraph:, asked: "in the file", found: font, cause: ["embedded", font],
+              message: "The file does not hold the font #{font}", cite: @guide.data["fonts"]["cite"])
+          end
         end
 
         def on(paragraph)
@@ -23,6 +35,12 @@ module Norvel
 
         def allowed
           @allowed ||= @guide.data.dig("fonts", "allowed")&.to_h { |name| [name.downcase, true] }
+        end
+
+        def first_places
+          @document.working.reject(&:blank?).each_with_object({}) do |paragraph, found|
+            fonts(paragraph).each { |font| found[font] ||= paragraph }
+          end
         end
 
         # Signs of symbol fonts are no letters.
