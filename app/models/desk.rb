@@ -7,6 +7,7 @@ module Desk
   # pages are known; undone: why this one's can't be, in a sentence
   Live = Struct.new(:version, :document, :original, :checks, :earlier, :laid_out, :undone)
   LIVE = Norvel::Recent.new(SPACE)
+  JUDGED = Norvel::Recent.new(50) # how far the checks of documents are
   LOCKS = Array.new(64) { Monitor.new }.freeze
   CHECKING = Array.new(64) { Monitor.new }.freeze
 
@@ -29,6 +30,17 @@ module Desk
     state.checks[key] || CHECKING[manuscript.id % CHECKING.size].synchronize do
       state.checks[key] ||= judge(manuscript, state).tap { |check| manuscript.stands(check) if key.last }
     end
+  end
+
+  # Is the check of this state there already?
+  def checked?(manuscript)
+    now = [manuscript.guide, manuscript.grants.map(&:id)]
+    live(manuscript).checks.keys.any? { |*made, _| made == now }
+  end
+
+  # How far the check that is being made, or was made last, has come: from 0 to 1.
+  def how_far(manuscript)
+    JUDGED.fetch(manuscript.id) || 0
   end
 
   # The check of the state before the last change, nil where there is none.
@@ -96,7 +108,8 @@ module Desk
 
   def judge(manuscript, state)
     before = state.checks[[manuscript.guide, manuscript.grants.map(&:id), false]] || state.earlier[manuscript.guide]
-    Norvel::Guide::Check.attempt(manuscript.rules, state.document, before:)
+    told = ->(done) { JUDGED.put(manuscript.id, done) }
+    Norvel::Guide::Check.attempt(manuscript.rules, state.document, before:, told:)
   end
   private_class_method :current, :load, :read, :judge
 end

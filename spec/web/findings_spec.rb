@@ -27,6 +27,28 @@ RSpec.describe "findings as plain pages" do
 
   def group(rule) = now.check.groups.find { |one| one.rule == rule }
 
+  it "says how far a long check is, where nobody has made it yet" do
+    stub_const("FindingsStation::LONG", 20)
+    manuscript
+    Desk::LIVE.clear
+    get "#{at}/findings"
+    expect(page).to include("paragraphs are being checked", "data-goto=\"#{at}/findings?now=1\"", "<progress")
+    expect(Desk.checked?(now)).to be false
+    get "#{at}/findings", now: "1"
+    expect(page).to include("id=\"findings\"")
+    get "#{at}/findings/progress"
+    expect(page).to match(/value="\d+">\d+ %/)
+    get "#{at}/findings"
+    expect(page).not_to include("are being checked")
+  end
+
+  it "tells how much is judged as it goes" do
+    told = []
+    document = docx(p(r("A line of the book.")) * 450)
+    Norvel::Guide::Check.attempt(Norvel::Guide.none, document, told: ->(done) { told << done.round(2) })
+    expect(told).to eq [0.0, 0.44, 0.89]
+  end
+
   it "shows those of a weight, a topic, a part, a page or with some words, each with how many of how many" do
     all = now.check.groups
     {"weight" => "must", "topic" => "clean", "q" => "handbook"}.each do |name, value|

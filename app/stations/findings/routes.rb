@@ -6,7 +6,8 @@ class FindingsStation < Station
     LookSheet, MattersView, PlaceView, PlanView, PortionView, Putting, SheetAtSize, SheetGround, SheetStrokes,
     SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
 
-  get("/manuscripts/:id/findings") { station :findings }
+  get("/manuscripts/:id/findings") { check_takes_long? ? waiting_page : station(:findings) }
+  get("/manuscripts/:id/findings/progress") { partial(:check_progress) }
 
   # One place of a cause: in its line and on its sheet.
   get("/manuscripts/:id/findings/place") { station :place }
@@ -93,6 +94,19 @@ class FindingsStation < Station
   end
 
   private
+
+  LONG = 1_500 # paragraphs whose first check takes longer than a person waits without a word
+
+  def check_takes_long?
+    document.working.size > LONG && params[:now].nil? && !Desk.checked?(manuscript) &&
+      Desk.check_before(manuscript).nil?
+  end
+
+  # A page by itself: what stands in the frame of a station would ask for the check.
+  def waiting_page
+    @title = "Findings, #{manuscript.title}"
+    erb :findings_waiting
+  end
 
   # The edit of a cause as its own button does it; nil where there is none.
   def mend_of_group(group)

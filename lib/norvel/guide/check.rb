@@ -10,23 +10,23 @@ module Norvel
 
       # A whole check with every finding worked out; Unjudged where a fault of Norvel's own prevents it, so that nobody
       # is locked out of a document by its check. Arguments as for new.
-      def self.attempt(guide, document, before: nil, reached: nil)
+      def self.attempt(guide, document, before: nil, reached: nil, told: nil)
         before = nil if before&.fault
-        new(guide, document, before:, reached:).tap(&:findings)
+        new(guide, document, before:, reached:, told:).tap(&:findings)
       rescue => error
         Unjudged.new(guide, document, error)
       end
 
       # +before+: a check of an earlier state of the document; what it found on paragraphs that are still the same is
       # kept. +reached+: ids of the styles whose looks differ between the two states, none when their styles are the
-      # same.
-      def initialize(guide, document, before: nil, reached: nil)
+      # same. +told+: is called with how much is judged, from 0 to 1, as it goes
+      def initialize(guide, document, before: nil, reached: nil, told: nil)
         @guide = guide
         @document = document
         @reached = reached
         @before = before if before && (reached ? before.guide.signature == guide.signature : before.comparable?(self))
         @settled = {}
-        by_paragraph
+        judge(told)
         @before = nil
       end
 
@@ -184,9 +184,17 @@ module Norvel
         @on_document_at ||= on_document.group_by(&:paragraph)
       end
 
-      def by_paragraph
-        @by_paragraph ||= document.working.to_h { |paragraph| [paragraph.id, found(paragraph)] }
+      STEP = 200 # paragraphs between two words of how far it is
+
+      def judge(told)
+        all = document.working
+        @by_paragraph = all.each_with_index.to_h do |paragraph, done|
+          told&.call(done.fdiv(all.size)) if (done % STEP).zero?
+          [paragraph.id, found(paragraph)]
+        end
       end
+
+      attr_reader :by_paragraph
 
       # What was found before stays where nothing can have changed it.
       def found(paragraph)
