@@ -28,6 +28,31 @@ RSpec.describe "the sheets" do
     expect(body).to include "The text · 1–2", "Why 2 pages?", "30 blank paragraphs after them"
   end
 
+  describe "images" do
+    def drawn(bytes, *changes)
+      shown = changes.inject(image(1)) { |xml, (one, other)| xml.sub(one, other) }
+      bring(package(p(shown), image: bytes)).then { |made| get("/manuscripts/#{made.id}/sheets/1") && made }
+    end
+
+    png = Demo::Picture.png
+
+    it "are drawn as the file holds them, cut and turned as it says" do
+      made = drawn(png, ["<a:stretch>", '<a:srcRect l="25000"/><a:stretch>'], ["<a:xfrm>", '<a:xfrm rot="5400000">'])
+      address = body[/<image href="([^"]+)"/, 1]
+      expect(body).to include('clip-path="inset(0.0% 0.0% 0.0% 25.0%)"', '<g transform="rotate(90.0 ')
+      get CGI.unescapeHTML(address)
+      expect([last_response.content_type, body.b]).to eq ["image/png", png.b]
+      get "/manuscripts/#{made.id}/image", path: "word/document.xml"
+      expect(last_response.status).to eq 404
+    end
+
+    it "that a browser can't draw are frames that say so" do
+      drawn("\xD7\xCD\xC6\x9A no placeable metafile".b)
+      expect(body).to include("a drawing that is not shown here")
+      expect(body).not_to include("<image")
+    end
+  end
+
   it "go to a page by its label, by its number and by words on it; else say so" do
     get "#{at}/go", to: "2"
     expect(last_response.location).to end_with "/sheets/2"

@@ -2,10 +2,6 @@
 
 # The files that leave.
 class HandoverStation < Station
-  # Raster images by their first bytes.
-  IMAGES = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif",
-            "BM".b => "image/bmp"}.freeze
-
   WRITTEN = Norvel::Recent.new(8) # files
 
   helpers HandoverView, SentFiles
@@ -36,11 +32,20 @@ class HandoverStation < Station
     send_document manuscript.original.bytes, manuscript.filename
   end
 
+  # An image as it stands in the file, by its path in it: for the sheets.
+  get("/manuscripts/:id/image") do
+    held = document.everything.any? { |one| one.images.any? { |image| image.path == params[:path].to_s } }
+    bytes = held && document.source.read(params[:path].to_s) or halt 404
+    content_type SheetImages.kind(bytes) || halt(404)
+    cache_control :private, max_age: 600
+    bytes
+  end
+
   # An image as it stands in the file; only kinds that a browser draws and nothing can hide in.
   get("/manuscripts/:id/pictures/:number") do
     picture = document.pictures.find { |other| other.id == whole(:number) }
     bytes = picture&.path && document.source.read(picture.path) or halt 404
-    content_type IMAGES.find { |mark, _| bytes.start_with?(mark) }&.last || halt(404)
+    content_type SheetImages.kind(bytes) || halt(404)
     bytes
   end
 

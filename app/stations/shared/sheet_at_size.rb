@@ -126,8 +126,6 @@ module SheetAtSize
   end
 
   def thing_drawn(span, baseline)
-    object = span.object
-    at = %(x="#{fine(span.x)}" y="#{fine(baseline - object.height)}")
-    %(<rect class="thing" #{at} width="#{fine(span.width)}" height="#{fine(object.height)}"/>)
+    object_drawn(span.object, span.x, baseline - span.object.height)
   end
 end

@@ -3,7 +3,7 @@
 # Styles: defined once, with what a change will move shown before it moves.
 class StylesStation < Station
   helpers Answers, BenchView, GalleyRow, Gauge, ListView, LookSheet, PageSetView, Putting, RippleView, SheetAtSize,
-    SheetGround, SheetStrokes, SheetsView, SpecimenView, StyleChanges, StyleLetters, StyleView, SurveyView,
+    SheetGround, SheetImages, SheetStrokes, SheetsView, SpecimenView, StyleChanges, StyleLetters, StyleView, SurveyView,
     TypedSigns
 
   # With try, a change is shown as if its form had been sent: a style that was dragged onto another comes so.

@@ -9,8 +9,11 @@ module Norvel
     #   path           of its bytes in the package, nil when it is no image or lies outside
     #   width, height  in points, nil where the file does not say
     #   floating       does it stand at an anchor instead of in the line?
-    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, decorative: false,
-      floating: false) do
+    #   crop           what is cut off at the left, top, right and bottom, as parts of the whole from 0 to 1; nil for
+    #                  nothing
+    #   turn           degrees that it is turned by, clockwise
+    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, :crop, :turn,
+      decorative: false, floating: false, turn: 0.0) do
       def kind
         :image
       end
@@ -18,6 +21,14 @@ module Norvel
       # What it is to the seal: a description may be changed, the image not.
       def key
         path || "drawn"
+      end
+
+      # Where the whole image stands of which a box shows a part: [x, y, width, height] of a box.
+      def whole_in(x, y, width, height)
+        return [x, y, width, height] unless crop
+        left, top, right, bottom = crop
+        wide, tall = width / (1 - left - right), height / (1 - top - bottom)
+        [x - (left * wide), y - (top * tall), wide, tall]
       end
 
       # Does assistive technology have nothing to say of it?

@@ -42,11 +42,14 @@ module Norvel
           "#{place(line.x + line.across, line.y + line.down)} l S")
       end
 
-      # The bytes of an image in a box; a frame where they are of a kind that a PDF does not hold. Returns whether they
-      # were drawn.
-      def image(bytes, x, y, width, height)
+      # The bytes of an image in a box, cut and turned as it says (Document::Image); a frame where they are of a kind
+      # that a PDF does not hold. Returns whether they were drawn.
+      def image(bytes, image, x, y, width, height)
         raise Prawn::Errors::UnsupportedImageType unless bytes && held?(bytes, width, height)
-        @pdf.image(StringIO.new(bytes), at: [x, @height - y], width:, height:)
+        inside(image, x, y, width, height) do
+          left, top, wide, tall = image.whole_in(x, y, width, height)
+          @pdf.image(StringIO.new(bytes), at: [left, @height - top], width: wide, height: tall)
+        end
         true
       rescue Prawn::Errors::UnsupportedImageType, StandardError
         operate(colour("#8d99a4", "RG"), "0.5 w", "#{place(x, y + height)} #{fine(width)} #{fine(height)} re S")
@@ -68,6 +71,18 @@ module Norvel
       end
 
       private
+
+      # Within a box that may be turned about its middle, and shows a part only.
+      def inside(image, x, y, width, height)
+        return yield if image.crop.nil? && image.turn.to_f.zero?
+        middle = [x + (width / 2), @height - y - (height / 2)]
+        @pdf.save_graphics_state do
+          @pdf.rotate(-image.turn.to_f, origin: middle) do
+            @pdf.add_content("#{place(x, y + height)} #{fine(width)} #{fine(height)} re W n") if image.crop
+            yield
+          end
+        end
+      end
 
       # A .png is unpacked to part it from what shines through: none that unpacks to more than pages need.
       def held?(bytes, width, height)

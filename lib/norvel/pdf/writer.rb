@@ -177,7 +177,7 @@ module Norvel
 
       def ink_image(object, x, y, paragraph)
         @images << object.object
-        return if @ink.image(bytes(object.object), x, y, object.width, object.height)
+        return if @ink.image(bytes(object.object), object.object, x, y, object.width, object.height)
         @report.approximate("images", "a frame stands where they do: a PDF holds no image of that kind",
           place: place(paragraph&.id))
       end

@@ -23,7 +23,19 @@ module Norvel
         def read(id, holder, package, source, size)
           said = holder[HOLDERS.fetch(holder.name)].to_s.strip
           Document::Image.new(id:, description: (said unless said.empty?), decorative: decorative?(holder),
-            path: path(holder, package, source), **size)
+            path: path(holder, package, source), crop: crop(holder.parent), turn: turn(holder.parent), **size)
+        end
+
+        # What a:srcRect cuts off (20.1.8.55), in thousandths of a percent; what it adds around is not drawn.
+        def crop(node)
+          cut = node.at_xpath(".//*[local-name()='srcRect']") or return
+          parts = %w[l t r b].map { |side| (cut[side].to_f / 100_000).clamp(0.0, 1.0) }
+          parts.freeze if parts.any?(&:positive?) && parts[0] + parts[2] < 0.99 && parts[1] + parts[3] < 0.99
+        end
+
+        # Degrees clockwise (20.1.7.6 rot, in 60,000ths).
+        def turn(node)
+          (node.at_xpath(".//*[local-name()='spPr']/*[local-name()='xfrm']")&.[]("rot").to_f / 60_000) % 360
         end
 
         # {width:, height:, floating:} as far as the file says: wp:extent in EMU, or the style of an older shape.

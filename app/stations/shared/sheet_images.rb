@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+# Images on a sheet, as the file holds them, cut and turned as it says. Units: points of the sheet.
+module SheetImages
+  # First bytes of the kinds that a browser draws and nothing can hide in.
+  KINDS = {"\x89PNG\r\n\x1A\n".b => "image/png", "\xFF\xD8\xFF".b => "image/jpeg", "GIF8".b => "image/gif",
+           "BM".b => "image/bmp"}.freeze
+
+  def self.kind(bytes)
+    KINDS.find { |mark, _| bytes.start_with?(mark) }&.last ||
+      ("image/webp" if bytes.start_with?("RIFF") && bytes.byteslice(8, 4) == "WEBP")
+  end
+
+  # What stands in a line or at an anchor: an image; a box with words that says what it is where it can't be drawn.
+  def object_drawn(object, x, y)
+    box = [x, y, object.width, object.height]
+    image = object.object
+    return framed(box, nil) unless image.is_a?(Norvel::Document::Image)
+    drawable?(image) ? image_drawn(image, box) : framed(box, "a drawing that is not shown here")
+  end
+
+  # Images that hang at paragraphs and not in their lines.
+  def hanging_images(sheet)
+    found = +""
+    sheet.bands.each do |x, y, column|
+      column.pieces.reject(&:detail).select { |piece| piece.from.zero? }.each do |piece|
+        down = y + piece.y
+        piece.block.floats.each do |object|
+          found << object_drawn(object, x, down) unless object.inside
+          down += object.height
+        end
+      end
+    end
+    found
+  end
+
+  private
+
+  # Is it of a kind that a browser draws? Known once for a file's images.
+  def drawable?(image)
+    @drawable ||= {}
+    @drawable.fetch(image.path) do |path|
+      @drawable[path] = path && SheetImages.kind(document.source.read(path).to_s.b)
+    end
+  rescue Norvel::UnreadableFile
+    @drawable[image.path] = false
+  end
+
+  def image_drawn(image, box)
+    x, y, width, height = image.whole_in(*box).map { |one| fine(one) }
+    drawn = %(<image href="#{h path_to("image", path: image.path)}" x="#{x}" y="#{y}" width="#{width}" ) +
+      %(height="#{height}" preserveAspectRatio="none"#{cropped(image)}><title>#{h image_words(image)}</title></image>)
+    image.turn.to_f.zero? ? drawn : %(<g transform="#{turned(image, box)}">#{drawn}</g>)
+  end
+
+  # A part of it, by how far its edges stand inside.
+  def cropped(image)
+    return "" unless image.crop
+    left, top, right, bottom = image.crop.map { |part| "#{(part * 100).round(2)}%" }
+    %( clip-path="inset(#{top} #{right} #{bottom} #{left})")
+  end
+
+  def turned(image, box)
+    x, y, width, height = box
+    "rotate(#{image.turn.round(2)} #{fine(x + (width / 2))} #{fine(y + (height / 2))})"
+  end
+
+  def image_words(image)
+    return "decoration" if image.decorative
+    image.description || "an image without a description"
+  end
+
+  def framed(box, words)
+    x, y, width, height = box.map { |one| fine(one) }
+    said = %(<text class="thingwords" x="#{x}" y="#{y}" dx="4" dy="12">#{h words}</text>) if words && box[2] > 120
+    %(<rect class="thing" x="#{x}" y="#{y}" width="#{width}" height="#{height}"/>#{said})
+  end
+end
