@@ -27,6 +27,13 @@ class Station < Sinatra::Base
   set :erb, escape_html: true, trim: "-"
   disable :method_override
 
+  # A report that stands alone, with the style that it brings.
+  def paper(html)
+    headers "Content-Security-Policy" => POLICY.sub("style-src 'self'", "style-src #{Norvel::Report::Paper::DIGEST}")
+    content_type "text/html", charset: "utf-8"
+    html
+  end
+
   register Sinatra::ActiveRecordExtension
   helpers Page, Units, Against, Complaints, SealView, Spine, Strokes, StandingView
 

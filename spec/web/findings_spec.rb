@@ -42,6 +42,21 @@ RSpec.describe "findings as plain pages" do
     expect(page).not_to include("are being checked")
   end
 
+  it "has a page to sign, with the changes and the seal; as a PDF and as JSON too" do
+    manuscript.perform(Norvel::Edits::RemoveBlankParagraphs.new(:all), version: 0)
+    get "#{at}/report"
+    policy = last_response.headers["Content-Security-Policy"]
+    expect(policy).to include("style-src #{Norvel::Report::Paper::DIGEST}").and include("script-src 'self'")
+    expect(page).to include("<h1>Report on", "What was changed", "Remove", "Name and signature", ", line ")
+    get "#{at}/report.pdf"
+    expect([last_response.content_type, page[0, 5]]).to eq ["application/pdf", "%PDF-"]
+    get "#{at}/report.json"
+    told = JSON.parse(page)
+    expect(told["changes"].size).to eq 1
+    expect(told["seal"]).to include("words_unchanged" => true)
+    expect(told["pages"]["count"]).to be > 5
+  end
+
   it "tells how much is judged as it goes" do
     told = []
     document = docx(p(r("A line of the book.")) * 450)

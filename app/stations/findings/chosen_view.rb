@@ -22,15 +22,15 @@ module ChosenView
   def looked_at?(finding)
     wanted = narrowed
     (wanted[:weight].nil? || finding.severity == wanted[:weight]) &&
-      (wanted[:topic].nil? || RuleTopics.of(finding.rule) == wanted[:topic]) &&
+      (wanted[:topic].nil? || Norvel::Guide::RuleTopics.of(finding.rule) == wanted[:topic]) &&
       (wanted[:part].nil? || part_of(finding) == wanted[:part]) &&
       (wanted[:page].nil? || page_label(finding).to_s == wanted[:page]) &&
       (wanted[:q].nil? || words_of(finding).include?(wanted[:q].downcase))
   end
 
   def topic_options
-    present = manuscript.check.groups.map { |group| RuleTopics.of(group.rule) }.uniq
-    options([["", "every topic"], *RuleTopics.words.slice(*present)], narrowed[:topic])
+    present = manuscript.check.groups.map { |group| Norvel::Guide::RuleTopics.of(group.rule) }.uniq
+    options([["", "every topic"], *Norvel::Guide::RuleTopics.words.slice(*present)], narrowed[:topic])
   end
 
   def weight_options

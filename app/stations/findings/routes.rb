@@ -40,7 +40,7 @@ class FindingsStation < Station
   end
 
   # The report of the check: as a page that prints, and as a table.
-  get("/manuscripts/:id/findings/report") { Norvel::Report::CheckPage.new([check_report], manuscript.rules).text }
+  get("/manuscripts/:id/findings/report") { paper Norvel::Report::CheckPage.new([check_report], manuscript.rules).text }
 
   get("/manuscripts/:id/findings.csv") do
     content_type "text/csv", charset: "utf-8"

@@ -28,6 +28,21 @@ class HandoverStation < Station
     send_document text.bytes, text.filename
   end
 
+  # The page that a supervisor signs and an office files.
+  get("/manuscripts/:id/report") { paper Norvel::Report::SignedPage.new(signed_report).text }
+
+  get("/manuscripts/:id/report.pdf") do
+    content_type "application/pdf"
+    attachment report_name("pdf")
+    Norvel::Report::SignedPage.new(signed_report).pdf
+  end
+
+  get("/manuscripts/:id/report.json") do
+    content_type "application/json"
+    attachment report_name("json")
+    JSON.generate(signed_report)
+  end
+
   get("/manuscripts/:id/original") do
     send_document manuscript.original.bytes, manuscript.filename
   end
@@ -65,6 +80,19 @@ class HandoverStation < Station
   end
 
   private
+
+  def signed_report
+    Desk.pages_now(manuscript)
+    changes = manuscript.ledger_entries.order(:id).map do |entry|
+      Norvel::Report::SignedReport::Made.new(title: entry.title, kinds: entry.kinds, on: entry.created_at.to_date)
+    end
+    Norvel::Report::SignedReport.new(manuscript.check, file: manuscript.filename, first: manuscript.first_document,
+      changes:).to_h
+  end
+
+  def report_name(ending)
+    "#{File.basename(manuscript.filename, ".*")} report.#{ending}"
+  end
 
   # A format by its name, PDF among them.
   def leaving(name)

@@ -81,10 +81,8 @@ module MattersView
   end
 
   # "i–ii, then 1–74"
-  def labels_words(result, whose = document)
-    form = ->(sheet) { whose.sections[sheet.section - 1]&.number_format }
-    runs = result.sheets.slice_when { |was, now| now.number != was.number + 1 || form[was] != form[now] }
-    runs.map { |run| [run.first.label, run.last.label].uniq.join("–") }.join(", then ")
+  def labels_words(result)
+    result.labels.join(", then ")
   end
 
   private

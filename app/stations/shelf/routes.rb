@@ -22,7 +22,7 @@ class ShelfStation < Station
   end
 
   # Every document on the shelf as its guide has it, in one report: a page that prints, or a table.
-  get("/report") { Norvel::Report::CheckPage.new(check_reports, nil).text }
+  get("/report") { paper Norvel::Report::CheckPage.new(check_reports, nil).text }
 
   get("/report.csv") do
     content_type "text/csv", charset: "utf-8"

@@ -6,7 +6,7 @@ module Norvel
     class ReportOf < Command
       USAGE = "report FILE [--guide GUIDE] --output OUT.html|.pdf|.json"
       FORMS = {".json" => :plain, ".html" => :page, ".pdf" => :pdf}.freeze
-      OURS = %i[groups rules].freeze # not in the JSON
+      OURS = %i[groups rules left].freeze # not in the JSON
 
       private
 
@@ -27,23 +27,21 @@ module Norvel
         JSON.generate(report.except(*OURS))
       end
 
+      # What is found place by place, and what a supervisor signs.
       def report(path, document)
         check = Guide::Check.new(any_guide, document)
-        Report::CheckReport.new(check).whole(file: File.basename(path)).merge(seal: seal(document, path))
-      end
-
-      # Of the words, and of the file they stand in.
-      def seal(document, path)
-        {text_digest: "sha256:#{Seal.of(document).words}", file_digest: "sha256:#{Digest::SHA256.file(path).hexdigest}"}
+        digest = "sha256:#{Digest::SHA256.file(path).hexdigest}"
+        Report::CheckReport.new(check).whole
+          .merge(Report::SignedReport.new(check, file: File.basename(path), file_digest: digest).to_h)
       end
 
       def page(report)
-        Report::CheckPage.new([report], any_guide).text
+        Report::SignedPage.new(report).text
       end
 
       # The same page as a document in the plainest template, tagged as any other.
       def pdf(report)
-        Pdf.write(Formats.read(page(report).b, name: "report.html")).bytes
+        Report::SignedPage.new(report).pdf
       end
     end
   end

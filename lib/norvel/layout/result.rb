@@ -63,6 +63,13 @@ module Norvel
         sheets.select { |sheet| sheet.label.casecmp?(label.strip) }
       end
 
+      # The labels of its sheets, from the first to the last of each counting: ["i–vi", "1–68"]
+      def labels
+        form = ->(sheet) { document.sections[sheet.section - 1]&.number_format }
+        sheets.slice_when { |was, now| now.number != was.number + 1 || form[was] != form[now] }
+          .map { |run| [run.first.label, run.last.label].uniq.join("–") }
+      end
+
       # Headings with their labels.
       def contents
         @contents ||= Contents.new(self).entries

@@ -1,24 +1,11 @@
 # frozen_string_literal: true
 
-require "cgi"
-
 module Norvel
   module Report
     # Checks of files as one page of HTML that stands alone and prints well: a table by file, then each file with what
     # was found, what was granted, and what could not be checked.
     class CheckPage
-      STYLE = <<~CSS
-        body { font: 15px/1.5 "Source Sans 3", "Noto Sans", sans-serif; color: #16202a; }
-        body { margin: 2rem auto; max-width: 62rem; padding: 0 1rem; }
-        table { border-collapse: collapse; width: 100%; margin: .5rem 0 1.5rem; }
-        th, td { text-align: left; vertical-align: top; padding: .25rem .75rem .25rem 0; }
-        th, td { border-bottom: 1px solid #c9d1d6; }
-        td.n, th.n { text-align: right; font-variant-numeric: tabular-nums; }
-        .must { color: #a62a1b; font-weight: 600; } .should { color: #7d5700; font-weight: 600; }
-        .muted { color: #4d5b66; } .fault { color: #a62a1b; }
-        h2 { margin-top: 2.5rem; break-after: avoid; } tr { break-inside: avoid; }
-        @media print { body { margin: 0; max-width: none; } }
-      CSS
+      include Paper
 
       # guide: of all of them; nil where each has its own
       def initialize(reports, guide)
@@ -27,24 +14,8 @@ module Norvel
       end
 
       def text
-        <<~HTML
-          <!doctype html>
-          <html lang="en">
-          <head>
-          <meta charset="utf-8">
-          <title>#{h title}</title>
-          <style>
-          #{STYLE}</style>
-          </head>
-          <body>
-          <main>
-          <h1>#{h title}</h1>
-          #{overview}
-          #{@reports.each_with_index.map { |report, index| file(report, index) }.join}
-          </main>
-          </body>
-          </html>
-        HTML
+        files = @reports.each_with_index.map { |report, index| file(report, index) }
+        standing_alone(title, "#{overview}\n#{files.join}")
       end
 
       private
@@ -131,10 +102,6 @@ module Norvel
         by = [one[:by], one[:on]].compact.join(", ")
         signed = " (#{h by})" unless by.empty?
         "<b>#{h one[:rule]}</b>, #{Quantity.words(one[:count], "place")}: #{h one[:because]}#{signed}"
-      end
-
-      def h(text)
-        CGI.escapeHTML(text.to_s)
       end
     end
   end
