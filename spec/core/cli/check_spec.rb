@@ -103,7 +103,7 @@ RSpec.describe Norvel::CLI::Check do
     page = Nokogiri::HTML5(File.read("o.html"), max_errors: 10)
     expect([page.errors, page.text]).to match [[], include(told["seal"]["text_digest"], "role.body.size")]
     expect(report["bad.docx", "--guide", "g.yml", "--output", "o.pdf"].first).to eq 0
-    expect(`pdfinfo o.pdf`).to match(/^Title:\s+1 file held against G, edition 3\n.*^Tagged:\s+yes/m)
+    expect(`pdfinfo o.pdf`).to match(/^Title:\s+Report on bad\.docx\n.*^Tagged:\s+yes/m)
     expect(`pdftotext -raw o.pdf -`.gsub(/\s/, "")).to include("role.body.size", told["seal"]["text_digest"])
     expect(report["bad.docx", "--output", "o.txt"]).to match [2, /ends in .html, .pdf or .json/]
     expect(report["broken.docx", "--output", "b.json"].first).to eq 2
