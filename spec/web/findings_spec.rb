@@ -57,6 +57,18 @@ RSpec.describe "findings as plain pages" do
     expect(told["pages"]["count"]).to be > 5
   end
 
+  it "tells how it stands for everyone, with the way to what is missing" do
+    get "#{at}/accessible"
+    expect(page).to include("1.1.1 Text for what is no text", "do not apply", "As it is read aloud")
+    send_form "describe", title: "", language: ""
+    get "#{at}/accessible"
+    expect(page).to match(%r{2\.4\.2 A title.*?not met.*?handover#title}m)
+    send_form "describe", title: "Tides", subject: "Mills", keywords: "tides, mills", language: "en-GB"
+    get "#{at}/accessible"
+    expect(page).to match(%r{2\.4\.2 A title.*?for you to judge}m)
+    expect(now.document.info).to include(subject: "Mills", keywords: "tides, mills")
+  end
+
   it "tells how much is judged as it goes" do
     told = []
     document = docx(p(r("A line of the book.")) * 450)

@@ -15,6 +15,28 @@ module HandoverView
     "html" => "a web page", "text" => "words alone"
   }.freeze
 
+  STANDS = {met: "✓ met", not_met: "✗ not met", person: "for you to judge", absent: "– does not apply"}.freeze
+  FIELDS = {"2.4.2" => "title", "3.1.1" => "language"}.freeze # that are filled in on Handover
+
+  # "4 met, 6 not met, 1 for you to judge; 5 do not apply"
+  def criteria_words(criteria)
+    counts = Hash.new(0).merge(criteria.counts)
+    "#{counts[:met]} met, #{counts[:not_met]} not met, #{counts[:person]} for you to judge; " \
+      "#{counts[:absent]} do not apply"
+  end
+
+  # Where a person goes on: the first place, or the field that is empty.
+  def criterion_way(entry)
+    return first_place(entry.paragraphs.first) if entry.paragraphs.any?
+    field = FIELDS[entry.number] if entry.standing == :not_met
+    field ? %(<a href="#{h path_to("handover")}##{field}">say its #{field}</a>) : ""
+  end
+
+  def first_place(id)
+    label = Norvel::Layout.pages(document)&.label_of(id)
+    %(<a href="#{h path_to("galley", at: id)}">#{label ? "page #{h label}" : "the first"}</a>)
+  end
+
   # The words as they came and as they are, part by part.
   def seal_parts
     Norvel::Report::SealParts.new(manuscript.first_document, document)

@@ -28,6 +28,13 @@ class HandoverStation < Station
     send_document text.bytes, text.filename
   end
 
+  # The success criteria of WCAG 2.2 that are about documents.
+  get("/manuscripts/:id/accessible") do
+    Desk.pages_now(manuscript)
+    @criteria = Norvel::Report::Criteria.new(document)
+    station :accessible
+  end
+
   # The page that a supervisor signs and an office files.
   get("/manuscripts/:id/report") { paper Norvel::Report::SignedPage.new(signed_report).text }
 
@@ -74,7 +81,7 @@ class HandoverStation < Station
   end
 
   post("/manuscripts/:id/describe") do
-    said = %i[title author language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }
+    said = %i[title author subject keywords language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }
     manuscript.perform(Norvel::Edits::Describe.new(said), version: params[:version])
     redirect to(path_to("handover")), 303
   end

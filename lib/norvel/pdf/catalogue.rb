@@ -12,6 +12,7 @@ module Norvel
       # The information dictionary; no time, so that the same document makes the same bytes.
       def self.info(document)
         {Title: document.info[:title] || File.basename(document.name.to_s, ".*"), Author: document.info[:author],
+         Subject: document.info[:subject], Keywords: document.info[:keywords],
          Creator: "Norvel", Producer: "Norvel"}.compact
       end
 

@@ -2,7 +2,7 @@
 
 module Norvel
   module Edits
-    # Sets what the document says of itself: title, author, language.
+    # Sets what the document says of itself: title, author, subject, keywords, language.
     class Describe < Edit
       # values: {title:, author:, subject:, keywords:, language:}; a language is also that of the text, by default
       def initialize(values)
