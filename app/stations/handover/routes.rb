@@ -72,21 +72,37 @@ class HandoverStation < Station
   end
 
   post("/manuscripts/:id/pictures") do
-    said = (params[:description] || {}).to_h { |id, text| [id.to_i, text.to_s] }
-    changed = document.pictures.to_h { |picture| [picture.id, picture.description.to_s] }
-      .filter_map { |id, was| [id, said[id]] if said.key?(id) && said[id].strip != was }.to_h
-    raise Norvel::Refused, "No description was changed." if changed.empty?
-    go_after manuscript.perform(Norvel::Edits::DescribePictures.new(changed), version: params[:version]).title,
-      path_to("handover")
+    changed, decorative = sent_descriptions, sent_decorations
+    raise Norvel::Refused, "No description was changed." if changed.empty? && decorative.empty?
+    edit = Norvel::Edits::DescribePictures.new(changed, decorative:)
+    go_after manuscript.perform(edit, version: params[:version]).title, path_to("handover")
   end
 
   post("/manuscripts/:id/describe") do
-    said = %i[title author subject keywords language].select { |field| params.key?(field) }.to_h { |field| [field, params[field]] }
+    fields = %i[title author subject keywords language].select { |field| params.key?(field) }
+    said = fields.to_h { |field| [field, params[field]] }
     manuscript.perform(Norvel::Edits::Describe.new(said), version: params[:version])
     redirect to(path_to("handover")), 303
   end
 
   private
+
+  # Of the images whose fields were sent, those that say something else now.
+  def sent_descriptions
+    said = (params[:description] || {}).to_h { |id, text| [id.to_i, text.to_s] }
+    document.pictures.filter_map do |picture|
+      was = picture.description.to_s
+      [picture.id, said[picture.id]] if said.key?(picture.id) && said[picture.id].strip != was
+    end.to_h
+  end
+
+  def sent_decorations
+    shown, ticked = (params[:description] || {}).keys.map(&:to_i), Array(params[:decorative]).map(&:to_i)
+    document.pictures.filter_map do |picture|
+      now = ticked.include?(picture.id)
+      [picture.id, now] if shown.include?(picture.id) && now != picture.decorative
+    end.to_h
+  end
 
   def signed_report
     Desk.pages_now(manuscript)

@@ -9,7 +9,8 @@ module Norvel
       CONVENTIONS = Document::Conventions.new(
         cascade: CascadeRules, cell_margins: {left: 5.4, right: 5.4}.freeze, # 0.075 in, common practice
         headings_by_name: true, chapters_by_style: true, bookmarks_numbered: true, heads_inherited: true,
-        sections_end: true, sequences_by_heading: true, labels_computed: true
+        sections_end: true, sequences_by_heading: true, labels_computed: true,
+        decorations: true
       )
 
       FORMAT = Format.new(

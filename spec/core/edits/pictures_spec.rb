@@ -39,6 +39,21 @@ RSpec.describe "images and what is said of them" do
     expect(written(change.take_back(change.after))).to eq written(document)
   end
 
+  it "marks as decoration what shows nothing, in the file too; what can't hold the mark says so" do
+    shown = docx(p(image(1)) + p(image(2)), image: Demo::Picture.png)
+    marked = Norvel::Edits::DescribePictures.new({1 => "A mill"}, decorative: {2 => true}).apply(shown)
+    expect(marked.title).to eq "Describe image 1; Mark image 2 as decoration"
+    expect([marked.after, reread(marked.after)].map { |one| one.pictures.map(&:decorative) }).to eq [[false, true]] * 2
+    expect(written(marked.take_back(marked.after))).to eq written(shown)
+    plain = Norvel::Edits::DescribePictures.new({}, decorative: {2 => false}).apply(reread(marked.after)).after
+    expect(reread(plain).pictures.map(&:decorative)).to eq [false, false]
+    odt = Norvel::Formats.write(marked.after, as: "odt")
+    expect(odt.carried.not_carried.map { |one| [one.what, one.count] }).to eq [["marks of images as decoration", 1]]
+    other = Norvel::Formats.read(odt.bytes, name: "a.odt")
+    expect { Norvel::Edits::DescribePictures.new({}, decorative: {1 => true}).apply(other) }
+      .to raise_error(Norvel::Refused, /can't mark an image as decoration/)
+  end
+
   it "refuses what is no description" do
     expect { Norvel::Edits::DescribePictures.new({9 => "x"}).apply(document) }
       .to raise_error(Norvel::Refused, /Image 9 is not/)

@@ -98,7 +98,7 @@ module Norvel
           @report.approximate("where floating images stand", "in the line") if object.floating
           node = drawing(object, Names::PICTURE_URI, PICTURE, rel: relation)
           holder = node.at_xpath(".//*[local-name()='docPr']")
-          Pictures.write(holder, object.description) if object.description
+          Pictures.write(holder, object)
           node
         end
 

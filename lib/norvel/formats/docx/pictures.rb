@@ -9,6 +9,9 @@ module Norvel
         # Where the description stands: of a drawing, of an older shape.
         HOLDERS = {"docPr" => "descr", "shape" => "alt", "rect" => "alt"}.freeze
         SHAPES = "local-name()='shape' or local-name()='rect'"
+        DECORATION = '<a:extLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main">' \
+          '<a:ext uri="{C183D7F6-B498-43B3-948B-1728B52AA6E4}">' \
+          '<d:decorative xmlns:d="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/></a:ext></a:extLst>'
         EMU = 12_700.0 # to a point (20.1.2.1)
 
         module_function
@@ -51,9 +54,18 @@ module Norvel
           !node.at_xpath(".//*[local-name()='anchor']").nil?
         end
 
-        def write(holder, description)
+        # image: a Document::Image, or a Document::Picture
+        def write(holder, image)
           name = HOLDERS.fetch(holder.name)
-          description ? holder[name] = description : holder.remove_attribute(name)
+          image.description ? holder[name] = image.description : holder.remove_attribute(name)
+          decorate(holder, image.decorative) unless decorative?(holder) == image.decorative
+        end
+
+        # The mark is an extension in the last child of wp:docPr; older shapes have no place for it.
+        def decorate(holder, on)
+          found = holder.at_xpath(".//*[local-name()='decorative']")
+          return found["val"] = on ? "1" : "0" if found
+          holder.add_child(DECORATION) if on && holder.name == "docPr"
         end
 
         def decorative?(holder)

@@ -42,13 +42,12 @@ module Norvel
           @changed[main.path] = main.bytes if touched
         end
 
-        # Descriptions of the images that are still there. Returns whether one changed.
+        # What the images that are still there say of themselves. Returns whether one changed.
         def pictures
-          came = @original.pictures.to_h { |picture| [picture.id, picture.description] }
-          changed = @document.pictures.select do |picture|
-            came.key?(picture.id) && came[picture.id] != picture.description
-          end
-          changed.each { |picture| Pictures.write(@reader.text.pictures[picture.id - 1], picture.description) }.any?
+          said = ->(picture) { [picture.description, picture.decorative] }
+          came = @original.pictures.to_h { |picture| [picture.id, said[picture]] }
+          changed = @document.pictures.select { |one| came.key?(one.id) && came[one.id] != said[one] }
+          changed.each { |picture| Pictures.write(@reader.text.pictures[picture.id - 1], picture) }.any?
         end
 
         # {id of a head or foot => its relationship}, once new ones have a part.

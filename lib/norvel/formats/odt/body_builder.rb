@@ -177,6 +177,7 @@ module Norvel
               "xlink:show" => "embed", "xlink:actuate" => "onLoad"))
           end
           Drawings.describe(frame, @part, object.description) if object.description
+          @report.lost("marks of images as decoration", place:) if object.decorative
           frame
         end
 
