@@ -4,7 +4,21 @@
 class Preference < ActiveRecord::Base
   UNITS = {"cm" => "centimetres", "mm" => "millimetres", "in" => "inches", "pt" => "points"}.freeze
 
+  SURROUNDS = {"" => "as the system", "light" => "light", "dark" => "dark"}.freeze
+
   class << self
+    # What stands around the paper: of SURROUNDS.
+    def surround
+      @surround ||= find_by(name: "surround")&.value || ""
+    end
+
+    # Raises Norvel::Refused.
+    def surround=(surround)
+      raise Norvel::Refused, "There is no surround “#{surround.to_s[0, 20]}”." unless SURROUNDS.key?(surround.to_s)
+      find_or_initialize_by(name: "surround").update!(value: surround.to_s)
+      @surround = surround.to_s
+    end
+
     # The unit that lengths are read and typed in.
     def unit
       @unit ||= find_by(name: "unit")&.value || "cm"
@@ -26,7 +40,7 @@ class Preference < ActiveRecord::Base
     end
 
     def forget
-      @unit = nil
+      @unit = @surround = nil
     end
   end
 end

@@ -47,8 +47,13 @@ class ShelfStation < Station
   # The unit of lengths, for all documents.
   post "/unit" do
     Preference.unit = params[:unit]
-    place = params[:back].to_s
-    redirect to(place.match?(%r{\A/manuscripts/\d+/[[:graph:]]*\z}) ? place : "/"), 303
+    redirect to(own_page(params[:back])), 303
+  end
+
+  # Light or dark around the paper.
+  post "/surround" do
+    Preference.surround = params[:surround]
+    redirect to(own_page(params[:back])), 303
   end
 
   get "/manuscripts/:id" do
@@ -72,6 +77,11 @@ class ShelfStation < Station
   end
 
   private
+
+  # The page of a document that a form came from, else the shelf.
+  def own_page(place)
+    place.to_s.match?(%r{\A/manuscripts/\d+/[[:graph:]]*\z}) ? place : "/"
+  end
 
   def bring_in_all(sent)
     chosen, taken = against, 0

@@ -11,7 +11,8 @@ module Norvel
         SHAPES = "local-name()='shape' or local-name()='rect'"
         DECORATION = '<a:extLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main">' \
           '<a:ext uri="{C183D7F6-B498-43B3-948B-1728B52AA6E4}">' \
-          '<d:decorative xmlns:d="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/></a:ext></a:extLst>'
+          '<d:decorative xmlns:d="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/>' \
+          "</a:ext></a:extLst>"
         EMU = 12_700.0 # to a point (20.1.2.1)
 
         module_function
