@@ -3,4 +3,5 @@
 require_relative "app/boot"
 Preference.speak
 Intake.resume
+Office.resume
 run Web

@@ -8,6 +8,7 @@ class Manuscript < ActiveRecord::Base
   has_many :ledger_entries, -> { order(:id) }, dependent: :delete_all
   has_many :grants, -> { order(:id) }, dependent: :delete_all # exceptions, in this document alone
   has_many :remarks, dependent: :delete_all
+  has_many :submissions, -> { order(id: :desc) }, dependent: :delete_all
   has_one :loose_text, dependent: :destroy # that it was made of
 
   # Someone else changed the document since this page was drawn.

@@ -3,7 +3,7 @@
 # What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
 # process can do it (Helper).
 module Tasks
-  NAMES = %i[weigh convert dress derive words].freeze
+  NAMES = %i[weigh convert dress derive words judge].freeze
 
   module_function
 
@@ -51,6 +51,18 @@ module Tasks
     file = Norvel::Formats.dress(text, pattern, name: filename).bytes
     name = "#{File.basename(filename, ".*")}#{Norvel::Formats[pattern.format].extension}"
     [file, name, weigh(file, name, guide)]
+  end
+
+  # What an office answers that is handed a file: does it meet the guide, and what is to be put right, cause by cause.
+  # Raises Norvel::Error.
+  def judge(bytes, filename, guide)
+    document = Norvel::Formats.read(bytes, name: filename)
+    Norvel::Layout.of(document)
+    check = Norvel::Guide::Check.new(rules(guide), document)
+    report = Norvel::Report::SignedReport.new(check, file: filename).to_h
+    {**report.slice(:meets, :guide, :edition, :words, :counts, :exceptions), pages: report[:pages],
+                                                                             digest: "sha256:#{Digest::SHA256.hexdigest(bytes)}",
+                                                                             causes: report[:left].map { |one| {**one.slice(:severity, :message, :cite, :count), places: one[:places].first(5)} }}
   end
 
   # The text of a guide made from a template or a model document. Raises Norvel::Error.

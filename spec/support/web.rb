@@ -57,7 +57,7 @@ module WebApp
 
   # Empties the shelf.
   def self.clear
-    [LedgerEntry, LooseText, Arrival, Manuscript, Original, SavedTemplate, SavedGuide, Grant, Remark].each(&:delete_all)
+    [LedgerEntry, LooseText, Arrival, Manuscript, Original, SavedTemplate, SavedGuide, Grant, Remark, Submission].each(&:delete_all)
     Desk::LIVE.clear
   end
 end

@@ -18,6 +18,26 @@ module HandoverView
   STANDS = {met: "✓ met", not_met: "✗ not met", person: "for you to judge", absent: "– does not apply"}.freeze
   FIELDS = {"2.4.2" => "title", "3.1.1" => "language"}.freeze # that are filled in on Handover
 
+  # What became of a trial submission, in a few words.
+  def submission_words(one)
+    return "could not be looked at" if one.fault
+    return "is being looked at …" if one.waiting?
+    answer = one.answered
+    return "accepted" if answer[:meets]
+    "returned: #{counted(answer[:counts][:must], "place")} to put right"
+  end
+
+  def submission_class(one)
+    return "muted" if one.waiting?
+    (one.answered && one.answered[:meets]) ? "meets" : "must"
+  end
+
+  # The list asks again as long as something waits.
+  def submissions_poll(list)
+    return "" unless list.any?(&:waiting?)
+    %( hx-get="#{h path_to("submissions")}" hx-trigger="every 1s" hx-target="#submissions" hx-swap="innerHTML")
+  end
+
   # "4 met, 6 not met, 1 for you to judge; 5 do not apply"
   def criteria_words(criteria)
     counts = Hash.new(0).merge(criteria.counts)

@@ -35,6 +35,25 @@ class HandoverStation < Station
     station :accessible
   end
 
+  # The trial office: what is handed in is answered beside the requests.
+  post("/manuscripts/:id/submissions") do
+    raise Manuscript::Stale unless whole(:version) == manuscript.lock_version
+    Office.take(Submission.of(manuscript, params[:office]))
+    redirect to("#{path_to("handover")}#office"), 303
+  end
+
+  get("/manuscripts/:id/submissions") { partial(:submissions) }
+
+  get("/manuscripts/:id/submissions/:number") do
+    @submission = manuscript.submissions.find(numbered(:number))
+    station :submission
+  end
+
+  post("/manuscripts/:id/submissions/:number/away") do
+    manuscript.submissions.find(numbered(:number)).destroy!
+    go_after "Took the answer away", path_to("handover")
+  end
+
   # The page that a supervisor signs and an office files.
   get("/manuscripts/:id/report") { paper Norvel::Report::SignedPage.new(signed_report).text }
 

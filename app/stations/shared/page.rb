@@ -51,7 +51,7 @@ module Page
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
            captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", plan: "findings",
            plan_waiting: "findings", place: "findings",
-           roles: "survey", templates: "styles", carried: "handover", accessible: "handover", ledger: nil,
+           roles: "survey", templates: "styles", carried: "handover", accessible: "handover", submission: "handover", ledger: nil,
            beside: "galley"}.freeze
 
   def here?(path)
