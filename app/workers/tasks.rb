@@ -60,9 +60,11 @@ module Tasks
     Norvel::Layout.of(document)
     check = Norvel::Guide::Check.new(rules(guide), document)
     report = Norvel::Report::SignedReport.new(check, file: filename).to_h
-    {**report.slice(:meets, :guide, :edition, :words, :counts, :exceptions), pages: report[:pages],
-                                                                             digest: "sha256:#{Digest::SHA256.hexdigest(bytes)}",
-                                                                             causes: report[:left].map { |one| {**one.slice(:severity, :message, :cite, :count), places: one[:places].first(5)} }}
+    causes = report[:left].map do |one|
+      {**one.slice(:severity, :message, :cite, :count), places: one[:places].first(5)}
+    end
+    {**report.slice(:meets, :guide, :edition, :words, :counts, :exceptions), pages: report[:pages], causes:,
+     digest: "sha256:#{Digest::SHA256.hexdigest(bytes)}"}
   end
 
   # The text of a guide made from a template or a model document. Raises Norvel::Error.

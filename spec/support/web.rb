@@ -57,7 +57,8 @@ module WebApp
 
   # Empties the shelf.
   def self.clear
-    [LedgerEntry, LooseText, Arrival, Manuscript, Original, SavedTemplate, SavedGuide, Grant, Remark, Submission].each(&:delete_all)
+    [LedgerEntry, LooseText, Arrival, Submission, Manuscript, Original, SavedTemplate, SavedGuide, Grant, Remark]
+      .each(&:delete_all)
     Desk::LIVE.clear
   end
 end

@@ -51,8 +51,8 @@ module Page
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
            captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", plan: "findings",
            plan_waiting: "findings", place: "findings",
-           roles: "survey", templates: "styles", carried: "handover", accessible: "handover", submission: "handover", ledger: nil,
-           beside: "galley"}.freeze
+           roles: "survey", templates: "styles", carried: "handover", accessible: "handover",
+           submission: "handover", ledger: nil, beside: "galley"}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path
