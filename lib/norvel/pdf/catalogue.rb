@@ -9,6 +9,10 @@ module Norvel
     class Catalogue
       STYLES = {"decimal" => :D, "lower_roman" => :r, "upper_roman" => :R}.freeze
 
+      # That it is PDF/UA-1 (ISO 14289-1 5).
+      CLAIM_SPACE = ' xmlns:pdfuaid="http://www.aiim.org/pdfua/ns/id/"'
+      CLAIM = "<pdfuaid:part>1</pdfuaid:part>"
+
       # The information dictionary; no time, so that the same document makes the same bytes.
       def self.info(document)
         {Title: document.info[:title] || File.basename(document.name.to_s, ".*"), Author: document.info[:author],
@@ -27,8 +31,9 @@ module Norvel
         @pages = pages
       end
 
-      # references: of the pages, in order
-      def write(references)
+      # references: of the pages, in order; accessible: does it say of itself that it is PDF/UA-1?
+      def write(references, accessible: false)
+        @accessible = accessible
         root = @pdf.state.store.root.data
         root[:Lang] = literal(language)
         root[:ViewerPreferences] = {DisplayDocTitle: true}
@@ -111,9 +116,9 @@ module Norvel
         xml = <<~XMP
           <?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>
           <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
-          <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/">
+          <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"#{CLAIM_SPACE if @accessible}>
           <dc:title><rdf:Alt><rdf:li xml:lang="x-default">#{title}</rdf:li></rdf:Alt></dc:title>
-          <dc:language><rdf:Bag><rdf:li>#{CGI.escapeHTML(language)}</rdf:li></rdf:Bag></dc:language>
+          <dc:language><rdf:Bag><rdf:li>#{CGI.escapeHTML(language)}</rdf:li></rdf:Bag></dc:language>#{CLAIM if @accessible}
           </rdf:Description></rdf:RDF></x:xmpmeta>
           <?xpacket end="w"?>
         XMP

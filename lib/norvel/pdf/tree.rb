@@ -10,6 +10,7 @@ module Norvel
         @structure = structure
         @parents = Hash.new { |pages, page| pages[page] = [] }
         @annotations = []
+        @named = []
       end
 
       # A text string (ISO 32000-1 7.9.2.2).
@@ -24,6 +25,7 @@ module Norvel
         of_pages = pages.each_with_index.flat_map { |page, index| parents(page, index) }
         of_links = @annotations.each_with_index.flat_map { |pair, index| annotation(pages.size + index, *pair) }
         root.data[:ParentTree] = @pdf.ref!(Nums: of_pages + of_links)
+        root.data[:IDTree] = @pdf.ref!(Names: @named.flatten(1)) if @named.any?
         root.data[:ParentTreeNextKey] = pages.size + @annotations.size
         @pdf.state.store.root.data.merge!(StructTreeRoot: root, MarkInfo: {Marked: true})
       end
@@ -32,11 +34,17 @@ module Norvel
 
       def element(element, parent)
         made = @pdf.ref!(Type: :StructElem, S: element.type, P: parent)
+        made.data[:ID] = named(made) if element.type == :Note
         made.data[:Alt] = Tree.text(element.alt) if element.alt
         made.data[:Lang] = PDF::Core::LiteralString.new(element.language) if element.language
         made.data[:A] = attributes(element.attributes) if element.attributes
         made.data[:K] = element.kids.filter_map { |kid| kid(kid, made) }
         made
+      end
+
+      # A name of its own, by which the tree of names finds it (ISO 32000-1 14.7.2).
+      def named(element)
+        PDF::Core::LiteralString.new(format("note-%06d", @named.size + 1)).tap { |name| @named << [name, element] }
       end
 
       def kid(kid, parent)

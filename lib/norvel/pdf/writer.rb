@@ -24,7 +24,7 @@ module Norvel
           @pages.sheets.each { |sheet| page(sheet) }
           lost = @links.write(pdf, @references, @pages)
           Tree.new(pdf, @structure).write(@references)
-          Catalogue.new(pdf, @document, @pages).write(@references)
+          Catalogue.new(pdf, @document, @pages).write(@references, accessible: accessible?)
           tell(lost)
           pdf.renderer.min_version(1.7)
           pdf.renderer.before_render { tag_subsets }
@@ -63,6 +63,14 @@ module Norvel
           ["tables without a marked header row", "their cells are announced without it", headless],
           ["language", "it does not say its own: the one that it reads as is written", unsaid(:language)],
           ["title", "it does not say its own: the file's name is shown", unsaid(:title)]]
+      end
+
+      # Is all there that a machine can judge? Headings begin at the first level and leave none out going down
+      # (ISO 14289-1 7.4.2).
+      def accessible?
+        levels = Survey::Outline.new(@document).marked.map(&:level)
+        barriers.all? { |_, _, count| count.zero? } && levels.first(1).all?(1) &&
+          levels.each_cons(2).all? { |one, other| other <= one + 1 }
       end
 
       def equations
