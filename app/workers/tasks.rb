@@ -63,8 +63,8 @@ module Tasks
     causes = report[:left].map do |one|
       {**one.slice(:severity, :message, :cite, :count), places: one[:places].first(5)}
     end
-    {**report.slice(:meets, :guide, :edition, :words, :counts, :exceptions), pages: report[:pages], causes:,
-                                                                             digest: "sha256:#{Digest::SHA256.hexdigest(bytes)}"}
+    digest = "sha256:#{Digest::SHA256.hexdigest(bytes)}"
+    {**report.slice(:meets, :guide, :edition, :words, :counts, :exceptions), pages: report[:pages], causes:, digest:}
   end
 
   # The text of a guide made from a template or a model document. Raises Norvel::Error.

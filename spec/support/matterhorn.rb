@@ -177,6 +177,7 @@ class Matterhorn
   end
 
   def fonts_without_unicode
-    fonts.reject { |font| font["/Subtype"].start_with?("/CIDFont") || font["/ToUnicode"] }.map { |font| font["/BaseFont"] }
+    fonts.reject { |font| font["/Subtype"].start_with?("/CIDFont") || font["/ToUnicode"] }
+      .map { |font| font["/BaseFont"] }
   end
 end

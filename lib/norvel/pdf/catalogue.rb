@@ -113,12 +113,13 @@ module Norvel
 
       def metadata
         title = CGI.escapeHTML(Catalogue.info(@document)[:Title].to_s)
+        claim = CLAIM if @accessible
         xml = <<~XMP
           <?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>
           <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
           <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"#{CLAIM_SPACE if @accessible}>
           <dc:title><rdf:Alt><rdf:li xml:lang="x-default">#{title}</rdf:li></rdf:Alt></dc:title>
-          <dc:language><rdf:Bag><rdf:li>#{CGI.escapeHTML(language)}</rdf:li></rdf:Bag></dc:language>#{CLAIM if @accessible}
+          <dc:language><rdf:Bag><rdf:li>#{CGI.escapeHTML(language)}</rdf:li></rdf:Bag></dc:language>#{claim}
           </rdf:Description></rdf:RDF></x:xmpmeta>
           <?xpacket end="w"?>
         XMP
