@@ -40,7 +40,8 @@ module Tasks
   def convert(bytes, filename, head, format)
     original = Norvel::Formats.read(bytes, name: filename)
     document = head ? Norvel::Snapshot.load(head, original) : original
-    (format == Norvel::Pdf::FORMAT.name) ? Norvel::Pdf.write(document) : Norvel::Formats.write(document, as: format)
+    return Norvel::Formats.write(document, as: format) unless Norvel::Pdf::ALL.map(&:name).include?(format)
+    Norvel::Pdf.write(document, archive: format == Norvel::Pdf::ARCHIVE.name)
   end
 
   # A text in markup as a file in a template's styles: [its bytes, its name, what weigh says of it]. Raises

@@ -7,14 +7,19 @@ module Norvel
     Leaving = Value.define(:name, :label, :extension, :media_type)
     FORMAT = Leaving.new(name: "pdf", label: "PDF", extension: ".pdf", media_type: "application/pdf")
 
+    # The same for an archive: PDF/A-2u.
+    ARCHIVE = FORMAT.with(name: "pdfa", label: "PDF/A")
+    ALL = [FORMAT, ARCHIVE].freeze
+
     # Is a file to be one, by its name?
     def self.named?(path)
       File.extname(path.to_s).downcase == FORMAT.extension
     end
 
     # The document as a file: Formats::Written. Raises Layout::Defeated where its pages can't be worked out, Unwritable.
-    def self.write(document)
-      Writer.new(document).written
+    # archive: is it to be PDF/A-2u?
+    def self.write(document, archive: false)
+      Writer.new(document, archive:).written
     rescue Error
       raise
     rescue => error

@@ -146,7 +146,7 @@ RSpec.describe "formats as plain pages" do
   describe "the handover" do
     it "offers every other format, and says what each would not carry before it is taken" do
       get "/manuscripts/#{minutes.id}/handover"
-      expect(body.scan(/id="take-(\w+)" href/).flatten).to eq %w[pdf docx fodt markdown html text]
+      expect(body.scan(/id="take-(\w+)" href/).flatten).to eq %w[pdf pdfa docx fodt markdown html text]
       get "/manuscripts/#{minutes.id}/handover/markdown", {}, {"HTTP_HX_REQUEST" => "true"}
       expect(body).to include("running heads and feet", "not carried")
       get "/manuscripts/#{minutes.id}/handover/docx"

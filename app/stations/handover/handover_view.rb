@@ -10,7 +10,7 @@ module HandoverView
   }.freeze
 
   WORDS = {
-    "pdf" => "the sheets as they stand, tagged", "docx" => "a package of XML (ISO/IEC 29500)",
+    "pdf" => "the sheets as they stand, tagged", "pdfa" => "the same for an archive (PDF/A-2u)", "docx" => "a package of XML (ISO/IEC 29500)",
     "odt" => "OpenDocument (ISO/IEC 26300)", "fodt" => "OpenDocument in one file", "markdown" => "text with signs",
     "html" => "a web page", "text" => "words alone"
   }.freeze
@@ -69,7 +69,7 @@ module HandoverView
 
   # Those that the document does not have.
   def other_formats
-    [Norvel::Pdf::FORMAT, *Norvel::Formats.all, *Norvel::Formats.markups]
+    [*Norvel::Pdf::ALL, *Norvel::Formats.all, *Norvel::Formats.markups]
       .reject { |format| format.name == document.format }.sort_by { |format| WORDS.keys.index(format.name) }
   end
 

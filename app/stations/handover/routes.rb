@@ -138,7 +138,7 @@ class HandoverStation < Station
 
   # A format by its name, PDF among them.
   def leaving(name)
-    (name == Norvel::Pdf::FORMAT.name) ? Norvel::Pdf::FORMAT : Norvel::Formats[name]
+    Norvel::Pdf::ALL.find { |format| format.name == name } || Norvel::Formats[name]
   end
 
   # A file of the format it came in keeps its ending.

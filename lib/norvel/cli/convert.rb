@@ -5,18 +5,20 @@ module Norvel
     # Writes a file in the format that the output's extension names, dressed in a template if one is given, and tells
     # what was not carried.
     class Convert < Command
-      USAGE = "convert FILE OUT [--template T] [--json]"
+      USAGE = "convert FILE OUT [--template T] [--pdfa] [--json]"
 
       private
 
       def options(parser)
         json_option(parser)
+        parser.on("--pdfa", "a PDF for an archive: PDF/A-2u") { @options[:archive] = true }
         parser.on("--template T", "a shipped template's name or a file") { |name| @options[:template] = name }
       end
 
       def perform
         path, output = positional(2)
         Formats.for_path(output) unless Pdf.named?(output)
+        raise Refused, "--pdfa is for an output that ends in .pdf" if @options[:archive] && !Pdf.named?(output)
         document = dressed(path)
         written = Pdf.named?(output) ? as_pdf(document, output) : write(document, output)
         @options[:json] ? json(written, output) : print_losses(written)
@@ -24,7 +26,7 @@ module Norvel
       end
 
       def as_pdf(document, output)
-        Pdf.write(document).tap { |written| write_text(written.bytes, output) }
+        Pdf.write(document, archive: !!@options[:archive]).tap { |written| write_text(written.bytes, output) }
       end
 
       # A text without styles wears those of the template from the start, a document is dressed in them.

@@ -9,10 +9,6 @@ module Norvel
     class Catalogue
       STYLES = {"decimal" => :D, "lower_roman" => :r, "upper_roman" => :R}.freeze
 
-      # That it is PDF/UA-1 (ISO 14289-1 5).
-      CLAIM_SPACE = ' xmlns:pdfuaid="http://www.aiim.org/pdfua/ns/id/"'
-      CLAIM = "<pdfuaid:part>1</pdfuaid:part>"
-
       # The information dictionary; no time, so that the same document makes the same bytes.
       def self.info(document)
         {Title: document.info[:title] || File.basename(document.name.to_s, ".*"), Author: document.info[:author],
@@ -31,14 +27,14 @@ module Norvel
         @pages = pages
       end
 
-      # references: of the pages, in order; accessible: does it say of itself that it is PDF/UA-1?
-      def write(references, accessible: false)
-        @accessible = accessible
+      # references: of the pages, in order; claims: as of Metadata
+      def write(references, **claims)
         root = @pdf.state.store.root.data
         root[:Lang] = literal(language)
         root[:ViewerPreferences] = {DisplayDocTitle: true}
         root[:PageLabels] = {Nums: labels}
-        root[:Metadata] = metadata
+        root[:Metadata] = metadata(**claims)
+        root[:OutputIntents] = [intent] if claims[:archive]
         outline(references)
       end
 
@@ -111,19 +107,16 @@ module Norvel
         top
       end
 
-      def metadata
-        title = CGI.escapeHTML(Catalogue.info(@document)[:Title].to_s)
-        claim = CLAIM if @accessible
-        xml = <<~XMP
-          <?xpacket begin="\uFEFF" id="W5M0MpCehiHzreSzNTczkc9d"?>
-          <x:xmpmeta xmlns:x="adobe:ns:meta/"><rdf:RDF xmlns:rdf="http://www.w3.org/1999/02/22-rdf-syntax-ns#">
-          <rdf:Description rdf:about="" xmlns:dc="http://purl.org/dc/elements/1.1/"#{CLAIM_SPACE if @accessible}>
-          <dc:title><rdf:Alt><rdf:li xml:lang="x-default">#{title}</rdf:li></rdf:Alt></dc:title>
-          <dc:language><rdf:Bag><rdf:li>#{CGI.escapeHTML(language)}</rdf:li></rdf:Bag></dc:language>#{claim}
-          </rdf:Description></rdf:RDF></x:xmpmeta>
-          <?xpacket end="w"?>
-        XMP
-        @pdf.ref!(Type: :Metadata, Subtype: :XML).tap { |made| made.stream << xml.b }
+      def metadata(**claims)
+        xml = Metadata.new(Catalogue.info(@document), language, **claims).xml
+        @pdf.ref!(Type: :Metadata, Subtype: :XML).tap { |made| made.stream << xml }
+      end
+
+      # What the numbers of colours mean (ISO 19005-2 6.2.3).
+      def intent
+        profile = @pdf.ref!(N: 3).tap { |made| made.stream << ColourProfile.bytes }
+        name = literal(ColourProfile::NAME)
+        {Type: :OutputIntent, S: :GTS_PDFA1, OutputConditionIdentifier: name, Info: name, DestOutputProfile: profile}
       end
     end
   end

@@ -6,8 +6,10 @@ module Norvel
   module Pdf
     # One file: its pages, structure, bookmarks, labels and what it says of itself.
     class Writer
-      # document: with or without its pages. Raises Layout::Defeated where they can't be worked out.
-      def initialize(document)
+      # document: with or without its pages; archive: is it to be PDF/A-2u (ISO 19005-2)? Raises Layout::Defeated where
+      # they can't be worked out.
+      def initialize(document, archive: false)
+        @archive = archive
         @document = document
         @pages = Layout.of(document)
         @structure = Structure.new(document, Catalogue.language(document))
@@ -24,8 +26,9 @@ module Norvel
           @pages.sheets.each { |sheet| page(sheet) }
           lost = @links.write(pdf, @references, @pages)
           Tree.new(pdf, @structure).write(@references)
-          Catalogue.new(pdf, @document, @pages).write(@references, accessible: accessible?)
+          Catalogue.new(pdf, @document, @pages).write(@references, accessible: accessible?, archive: @archive)
           tell(lost)
+          pdf.state.trailer = {ID: [identifier] * 2}
           pdf.renderer.min_version(1.7)
           pdf.renderer.before_render { tag_subsets }
           Formats::Written.new(pdf.render, @report)
@@ -36,6 +39,12 @@ module Norvel
 
       def pdf
         @pdf ||= Prawn::Document.new(skip_page_creation: true, compress: true, info: Catalogue.info(@document))
+      end
+
+      # Of the words and what the file says of itself (ISO 32000-1 14.4): the same for the same document.
+      def identifier
+        said = [Seal.of(@document).words, Catalogue.info(@document).to_a.join("\n"), @archive].join("\n")
+        PDF::Core::ByteString.new(Digest::SHA256.digest(said)[0, 16])
       end
 
       # Six capitals tag a subset of a font (ISO 32000-1 9.6.4): the library writes other signs.
