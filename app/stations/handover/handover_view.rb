@@ -10,7 +10,8 @@ module HandoverView
   }.freeze
 
   WORDS = {
-    "pdf" => "the sheets as they stand, tagged", "pdfa" => "the same for an archive (PDF/A-2u)", "docx" => "a package of XML (ISO/IEC 29500)",
+    "pdf" => "the sheets as they stand, tagged", "pdfa" => "the same for an archive (PDF/A-2u)",
+    "docx" => "a package of XML (ISO/IEC 29500)",
     "odt" => "OpenDocument (ISO/IEC 26300)", "fodt" => "OpenDocument in one file", "markdown" => "text with signs",
     "html" => "a web page", "text" => "words alone"
   }.freeze

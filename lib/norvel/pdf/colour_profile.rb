@@ -16,9 +16,9 @@ module Norvel
       # The bytes.
       def bytes
         @bytes ||= begin
-          tags = {"desc" => description, "cprt" => "text\0\0\0\0No copyright, use freely\0".b,
-                  **POINTS.transform_values { |point| point(point) }, **%w[rTRC gTRC bTRC].to_h { |name| [name, curve] }}
-          head_and_table(tags)
+          curves = %w[rTRC gTRC bTRC].to_h { |name| [name, curve] }
+          head_and_table({"desc" => description, "cprt" => "text\0\0\0\0No copyright, use freely\0".b,
+                          **POINTS.transform_values { |point| point(point) }, **curves})
         end
       end
 
