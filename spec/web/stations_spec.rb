@@ -425,6 +425,31 @@ RSpec.describe "stations as plain pages" do
     end
   end
 
+  describe "placeholders" do
+    let(:manuscript) do
+      Manuscript.bring_in(package(p(r("[Title]")) + p(r("I, [Your name], hand in [Title].")) + p(r("Words."))),
+        filename: "form.docx")
+    end
+
+    it "are listed with a field each, filled in as one change, and told on Handover as long as there are any" do
+      get "#{at}/handover"
+      expect(last_response.body).to include("Fill in 3 placeholders")
+      get "#{at}/placeholders"
+      expect(last_response.body).to include("3 places to fill in", "[Your name]", "2 places")
+      form("placeholders", placeholder: {"0" => " ", "1" => ""})
+      expect_refused("Nothing was filled in")
+      form("placeholders", placeholder: {"0" => "Salt & Timber", "1" => ""})
+      expect_done("Fill in 2 placeholders")
+      expect(document.paragraphs.map(&:text))
+        .to eq ["Salt & Timber", "I, [Your name], hand in Salt & Timber.", "Words."]
+      form("placeholders", placeholder: {"0" => "I. A."})
+      get "#{at}/placeholders"
+      expect(last_response.body).to include("Every placeholder that was found is filled in")
+      get "#{at}/handover"
+      expect(last_response.body).not_to include("#{at}/placeholders")
+    end
+  end
+
   describe "words set apart by hand" do
     let(:manuscript) do
       text = p(r("The gauge at the ") + r("Old Quay", "<w:b/>") + r(" reads the tide as it ") + r("falls", "<w:i/>"))

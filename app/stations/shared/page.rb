@@ -49,7 +49,8 @@ module Page
 
   # Pages of a station that have none of their own in the row of stations.
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
-           captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", plan: "findings",
+           captions: "sheets", parts: "sheets", tried: "sheets", found: "galley",
+           placeholders: "galley", plan: "findings",
            plan_waiting: "findings", place: "findings",
            roles: "survey", templates: "styles", carried: "handover", accessible: "handover",
            submission: "handover", ledger: nil, beside: "galley"}.freeze

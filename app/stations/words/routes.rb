@@ -47,6 +47,18 @@ class WordsStation < Station
     go_after said, path_to("words", **asked)
   end
 
+  # Words that hold the place of others, each with a field.
+  get("/manuscripts/:id/placeholders") { station :placeholders }
+
+  post("/manuscripts/:id/placeholders") do
+    raise Manuscript::Stale unless whole(:version) == manuscript.lock_version
+    sent = params[:placeholder] || {}
+    words = placeholders.each_with_index.to_h { |(name, _), at| [name, sent[at.to_s].to_s] }
+    raise Norvel::Refused, "Nothing was filled in." if words.values.all? { |text| text.strip.empty? }
+    said = manuscript.perform(Norvel::Edits::FillPlaceholders.new(words), version: params[:version]).title
+    go_after said, path_to("placeholders")
+  end
+
   get("/manuscripts/:id/paste") do
     @after = document.include?(whole(:after)) ? whole(:after) : document.paragraphs.last&.id
     station :paste

@@ -8,6 +8,15 @@ module WordsView
   LOOKS = Norvel::Survey::Search::LOOKS.keys.freeze
   NAMES = %i[q with exact words style look apart].freeze
 
+  # [[name, its places], …] in the order in which they first stand.
+  def placeholders
+    @placeholders ||= Norvel::Structure::Placeholders.of(document).group_by(&:name).to_a
+  end
+
+  def placeholder_words
+    "#{counted(placeholders.sum { |_, places| places.size }, "place")} to fill in"
+  end
+
   # What the form of what is looked for said, for an address.
   def asked
     NAMES.to_h { |name| [name, params[name].to_s[0, 400]] }.reject { |_, text| text.empty? }

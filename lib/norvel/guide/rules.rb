@@ -8,8 +8,8 @@ module Norvel
         CountRules, ContentsRules, CaptionRules, NumberRules, CaseRules, EndMarkRules, EmphasisRules,
         ParagraphBreakRules, NoteRules, RoleRules, HeadingRules, HeadingNumberRules, ListRules, FontRules, LookRules,
         BlankRules, CleanRules, LineBreakRules, TypedListRules, DefinitionRules, PageStartRules, NearMissRules,
-        LeadInRules, CapitalRules, TableRules, UnusedStyleRules, DoubledStyleRules, DirectRules, AccessibleRules,
-        ContrastRules, LinkRules, ConsistentRules].freeze
+        LeadInRules, CapitalRules, TableRules, PlaceholderRules, UnusedStyleRules, DoubledStyleRules, DirectRules,
+        AccessibleRules, ContrastRules, LinkRules, ConsistentRules].freeze
 
       # Does a pattern of names fit a rule, or could it?
       def self.fits?(pattern)

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Edits
+    # Puts a person's words in the place of placeholders of the same name, wherever they stand; they look as the text
+    # around them does.
+    class FillPlaceholders < Edit
+      # words: {name of a placeholder => what stands there instead}
+      def initialize(words)
+        @words = words.transform_values { |text| text.to_s.gsub(/\s+/, " ").strip }.reject { |_, text| text.empty? }
+      end
+
+      def change(document)
+        found = places(document)
+        raise Refused, "There is no such placeholder any more." if found.empty?
+        plain = found.inject(document) { |now, one| unstyled(now, one) }
+        ReplaceWords.new(found.map { |one| [one.paragraph, one.places, @words[one.name]] }, sought: "", with: "")
+          .change(plain)
+      end
+
+      def title(document)
+        "Fill in #{count(places(document).size, "placeholder")}"
+      end
+
+      def details(document)
+        places(document).map { |one| "#{one.words} → #{@words[one.name]}" }.uniq
+      end
+
+      def changes_text?
+        true
+      end
+
+      private
+
+      def places(document)
+        Structure::Placeholders.of(document).select { |one| @words.key?(one.name) }
+      end
+
+      def unstyled(document, one)
+        return document unless document.styles.named(Structure::Placeholders::STYLE, "character")
+        StyleWords.new(one.paragraph, one.places.first..one.places.last, nil).change(document)
+      end
+    end
+  end
+end
