@@ -49,11 +49,10 @@ module Page
 
   # Pages of a station that have none of their own in the row of stations.
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
-           captions: "sheets", parts: "sheets", tried: "sheets", found: "galley",
-           placeholders: "galley", plan: "findings",
-           plan_waiting: "findings", place: "findings",
-           roles: "survey", templates: "styles", carried: "handover", accessible: "handover",
-           submission: "handover", ledger: nil, beside: "galley"}.freeze
+           captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", placeholders: "galley",
+           beside: "galley", plan: "findings", plan_waiting: "findings", place: "findings", roles: "survey",
+           templates: "styles", carried: "handover", accessible: "handover", submission: "handover",
+           ledger: nil}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path
