@@ -27,8 +27,9 @@ module SealView
     "those of #{counted(reworded, "paragraph")} changed by you"
   end
 
-  # Is all that it says worked out by a field, as an entry of a contents list is?
-  def computed?(paragraph)
+  # Is all that it says worked out by a field? listed: ids of the entries of contents lists
+  def computed?(paragraph, listed)
+    return true if listed.key?(paragraph.id)
     worded = paragraph.letters.select { |run| run.words.match?(/[[:alnum:]]/) }
     made = ->(around) { around in Norvel::Document::FieldResult | Norvel::Document::Field }
     worded.any? && worded.all? { |run| run.within.any?(&made) }
@@ -52,12 +53,20 @@ module SealView
   def count_reworded
     first = manuscript.first_document
     return 0 if printed(first, first.paragraphs) == printed(document, document.paragraphs)
+    listed = listed_in(first, document)
     came = first.paragraphs.to_h { |paragraph| [paragraph.id, paragraph] }
     changed = document.paragraphs.count do |paragraph|
       was = came.delete(paragraph.id)
-      next false if computed?(paragraph)
+      next false if computed?(paragraph, listed)
       was ? reworded?(first, was, paragraph) : !paragraph.blank?
     end
-    changed + came.each_value.count { |paragraph| !paragraph.blank? && !computed?(paragraph) }
+    changed + came.each_value.count { |paragraph| !paragraph.blank? && !computed?(paragraph, listed) }
+  end
+
+  # {id => true} of the entries of contents lists, in either state.
+  def listed_in(*documents)
+    documents.flat_map do |one|
+      Norvel::Structure::ContentsLists.in(one).flat_map { |list| list.paragraphs(one).map(&:id) }
+    end.to_h { |id| [id, true] }
   end
 end
