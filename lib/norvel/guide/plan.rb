@@ -245,8 +245,13 @@ module Norvel
         groups.group_by { |group| group.first.mend.steps }.values.filter_map do |list|
           findings = list.flat_map(&:findings).select { |finding| finding.paragraph.nil? || ids[finding.paragraph] }
           findings = findings.uniq(&:paragraph) if findings.all?(&:paragraph)
-          list.first.first.mend.edit(findings, guide) if findings.any?
+          measured(list.first.first.mend.edit(findings, guide)) if findings.any?
         end
+      end
+
+      # Gaps are as high as they are in the state that was judged, whatever the parts before did to styles beside them.
+      def measured(edit)
+        edit.is_a?(Edits::SpaceForBlanks) ? edit.measured_in(@last_check.document) : edit
       end
 
       def note(part)

@@ -164,6 +164,23 @@ RSpec.describe Norvel::Guide::Plan do
       .to eq [36.0, "The", "Name:\tInes\tRoom 4"]
   end
 
+  # What one part does to a style makes the blank lines in it higher: the other must not count that in.
+  it "makes the space that was there, whichever part comes first" do
+    after = '<w:spacing w:after="200"/>'
+    heading = p(r("Buoys in the outer harbour", '<w:b/><w:sz w:val="30"/>'), after)
+    text = (heading + p("", after) + (p(r(running), after) + p("", after)) * 3) * 5
+    document = docx(text, defaults: defaults("Arial", 22))
+    none = Norvel::Guide.none
+    all = described_class.new(none, document).then do |plan|
+      described_class.new(none, document, with: plan.parts.map(&:key))
+    end
+    all = described_class.new(none, document, with: all.parts.map(&:key))
+    looks = all.after.paragraphs.map { |one| all.after.look(one)[:space_after] }
+    expect(all.after.paragraphs.count(&:blank?)).to eq 0
+    # Arial: 1.15 of its size (OS/2 and hhea tables of its stand-in), between 10 pt before and after
+    expect(looks.max).to be_within(1).of(10 + 12.65 + 10)
+  end
+
   it "leaves code, verse and short lines as they stand" do
     code = p(r("store(line);\n  print(line);"))
     verse = p(r("the water came,\nthe water fell,\nand no one saw"))

@@ -7,8 +7,10 @@ module Norvel
     # it in any case. What stands by purpose stays.
     class SpaceForBlanks < Edit
       # ids: blank paragraphs; asked: {role => {property => Guide::Requirement}}; equal: do styles get the space of most
-      # gaps where not nearly all their paragraphs have one?
-      def initialize(ids, asked: {}, equal: false)
+      # gaps where not nearly all their paragraphs have one? measured_in: a state before this one, whose gaps are to
+      # stay as high as they were, though other styles have changed since
+      def initialize(ids, asked: {}, equal: false, measured_in: nil)
+        @measured_in = measured_in
         @ids = ids
         @asked = asked
         @equal = equal
@@ -28,6 +30,11 @@ module Norvel
 
       def removes_white_space?
         true
+      end
+
+      # The same with its gaps as high as they are in another state.
+      def measured_in(document)
+        self.class.new(@ids, asked: @asked, equal: @equal, measured_in: document)
       end
 
       # {gap => how many others of the style would get the space too} of those whose style is not agreed on them.
@@ -81,7 +88,12 @@ module Norvel
       end
 
       def usual(gaps)
-        gaps.map(&:space).tally.max_by(&:last).first
+        gaps.map { |gap| spaces.fetch(gap.blanks.first.id, gap.space) }.tally.max_by(&:last).first
+      end
+
+      # {id of a gap's first blank => how high the gap was}
+      def spaces
+        @spaces ||= @measured_in ? gaps(@measured_in).to_h { |gap| [gap.blanks.first.id, gap.space] } : {}
       end
     end
   end

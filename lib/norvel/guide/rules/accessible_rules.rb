@@ -18,7 +18,10 @@ module Norvel
 
         def title
           return if @document.info[:title]
-          found = @document.paragraphs.find { |paragraph| @check.role(paragraph) == "title" }
+          unfilled = Structure::Placeholders.of(@document).map(&:paragraph)
+          found = @document.paragraphs.find do |paragraph|
+            @check.role(paragraph) == "title" && !unfilled.include?(paragraph.id)
+          end
           missing("accessible.title", "The document has no title in its properties", "a title",
             mend: found && title_mend(found))
         end
