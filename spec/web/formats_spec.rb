@@ -144,6 +144,19 @@ RSpec.describe "formats as plain pages" do
   end
 
   describe "the handover" do
+    it "gives the styles alone, in three kinds" do
+      at = "/manuscripts/#{minutes.id}"
+      get "#{at}/handover"
+      expect(body.scan(%r{/alone/(\w+)"}).flatten).to eq %w[dotx ott css]
+      {"dotx" => "PK", "ott" => "PK", "css" => "/*"}.each do |ending, mark|
+        get "#{at}/alone/#{ending}"
+        expect([ending, last_response.status, body[0, 2]]).to eq [ending, 200, mark]
+        expect(last_response.headers["Content-Disposition"]).to include(" styles.#{ending}")
+      end
+      get "#{at}/alone/exe"
+      expect(last_response.status).to eq 404
+    end
+
     it "offers every other format, and says what each would not carry before it is taken" do
       get "/manuscripts/#{minutes.id}/handover"
       expect(body.scan(/id="take-(\w+)" href/).flatten).to eq %w[pdf pdfa docx fodt markdown html text]

@@ -22,6 +22,14 @@ class HandoverStation < Station
     send_document written.bytes, clean_name(manuscript.filename, format)
   end
 
+  # Its styles without its text.
+  get("/manuscripts/:id/alone/:ending") do
+    ending = ".#{params[:ending]}"
+    halt 404 unless Norvel::Formats::StylesAlone::ENDINGS.include?(ending)
+    bytes = Norvel::Formats::StylesAlone.written(document, ending).bytes
+    send_document bytes, "#{File.basename(manuscript.filename, ".*")} styles#{ending}"
+  end
+
   # The text that the document was made of.
   get("/manuscripts/:id/text") do
     text = manuscript.loose_text or raise ActiveRecord::RecordNotFound

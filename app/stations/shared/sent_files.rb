@@ -21,6 +21,7 @@ module SentFiles
 
   def type_of(bytes, name)
     return Norvel::Pdf::FORMAT.media_type if Norvel::Pdf.named?(name)
+    return "text/css" if File.extname(name) == ".css"
     (Norvel::Formats.markup(bytes, name) || Norvel::Formats.of(bytes)).media_type(name)
   rescue Norvel::UnreadableFile
     "application/octet-stream"
