@@ -3,7 +3,8 @@
 module Norvel
   class Document
     # Words of a paragraph that stand in one link: an element, or a field of this paragraph.
-    #   link    Link, or Computed::Link: both have an address or a bookmark
+    #   link    Link or Computed::Link, which have an address or a bookmark; a Computed::Reference or PageReference, which
+    #           have a bookmark, where references are asked for
     #   words   as they are read; from, to: the letters of the paragraph before them, and up to their end, white space
     #           and signs left out
     LinkedWords = Value.define(:link, :words, :from, :to) do
@@ -14,23 +15,27 @@ module Norvel
         text.gsub(self::BESIDE, "").size
       end
 
-      # Those of a paragraph, in order.
-      def self.of(paragraph)
+      self::KINDS = [Computed::Link].freeze
+      self::REFERENCES = [Computed::Link, Computed::Reference, Computed::PageReference].freeze
+
+      # Those of a paragraph, in order. references: those that refer to other places among them?
+      def self.of(paragraph, references: false)
+        kinds = references ? self::REFERENCES : self::KINDS
         fields = Field.in(paragraph).to_h { |field| [field.id, field.computes] }
         at = 0
-        paragraph.runs.chunk_while { |one, other| link(one, fields).equal?(link(other, fields)) }.filter_map do |runs|
+        paragraph.runs.chunk_while { |one, other| link(one, fields, kinds).equal?(link(other, fields, kinds)) }.filter_map do |runs|
           words = runs.map(&:words).join
           from, at = at, at + letters(words)
-          link = link(runs.first, fields)
+          link = link(runs.first, fields, kinds)
           link && new(link:, words: words.strip, from:, to: at)
         end
       end
 
       # What the words of a run stand in, where that is a link.
-      def self.link(run, fields)
+      def self.link(run, fields, kinds)
         shown = run.within.grep(FieldResult).map { |result| fields[result.field] } +
           run.within.grep(Field).map(&:computes)
-        run.within.grep(Link).first || shown.grep(Computed::Link).first
+        run.within.grep(Link).first || shown.find { |one| kinds.include?(one.class) }
       end
       private_class_method :link
     end

@@ -22,7 +22,7 @@ module Norvel
 
       # Spans of a paragraph's line, as they are drawn, on a page of this height.
       def add(paragraph, spans, baseline, page, height)
-        linked = @linked[paragraph.id] ||= Document::LinkedWords.of(paragraph)
+        linked = @linked[paragraph.id] ||= Document::LinkedWords.of(paragraph, references: true)
         return if linked.empty?
         spans.reject { |span| span.leader || span.object }.each do |span|
           from = @drawn[paragraph]
@@ -42,13 +42,18 @@ module Norvel
         targets = targets(references, pages)
         @places.group_by(&:linked).sum do |linked, places|
           leads = leads(linked.link, targets)
-          next 1 unless leads
+          next reference?(linked.link) ? 0 : 1 unless leads
           places.each { |place| annotate(pdf, place, leads) }
           0
         end
       end
 
       private
+
+      # Words that a field puts there are no less for leading nowhere.
+      def reference?(link)
+        !link.respond_to?(:address)
+      end
 
       def letters(text)
         Document::LinkedWords.letters(text)
@@ -82,7 +87,8 @@ module Norvel
 
       # What an annotation does: an action, or a destination; nil for a link that leads nowhere.
       def leads(link, targets)
-        return {A: {Type: :Action, S: :URI, URI: PDF::Core::LiteralString.new(link.address)}} if link.address
+        address = link.address unless reference?(link)
+        return {A: {Type: :Action, S: :URI, URI: PDF::Core::LiteralString.new(address)}} if address
         page = targets[link.bookmark]
         page && {Dest: [page, :Fit]}
       end

@@ -98,7 +98,10 @@ RSpec.describe Norvel::Pdf do
       %(Target="https://ravelmouth.example/tides"/></Relationships>)
     body = p(r("See ") + %(<w:hyperlink r:id="rId9">#{r("the tide tables", "<w:b/>")}</w:hyperlink>) + r(" and ") +
       %(<w:hyperlink w:anchor="end">#{r("the last page")}</w:hyperlink>) + r(", or ") +
-      %(<w:hyperlink w:anchor="nowhere">#{r("nothing")}</w:hyperlink>)) +
+      %(<w:hyperlink w:anchor="nowhere">#{r("nothing")}</w:hyperlink>) + r("; compare ") +
+      %(<w:fldSimple w:instr=" REF end \\h ">#{r("The end.")}</w:fldSimple>) + r(" on page ") +
+      %(<w:fldSimple w:instr=" PAGEREF end \\h ">#{r("2")}</w:fldSimple>) +
+      %(<w:fldSimple w:instr=" REF gone \\h ">#{r(" gone")}</w:fldSimple>)) +
       p('<w:r><w:br w:type="page"/></w:r><w:bookmarkStart w:id="1" w:name="end"/>' + r("The end.") +
         '<w:bookmarkEnd w:id="1"/>')
     file = package(body)
@@ -115,8 +118,9 @@ RSpec.describe Norvel::Pdf do
       box = [left - 1, 841.9 - top - 1, right - left + 2, top - bottom + 2].map { |side| side.round.to_s }
       read_by("pdftotext", "-r", "72", "-l", "1", *%w[-x -y -W -H].zip(box).flatten, :file, "-").first.strip
     end
-    expect(words.map { |one| one.delete(",") }).to eq ["the tide tables", "the last page"]
-    expect(links.map { |link| [link.key?("/A"), link.key?("/Dest")] }).to eq [[true, false], [false, true]]
+    expect(words.map { |one| one.delete(",") }) # boxes are cut at whole points: a letter beside may be in them
+      .to match ["the tide tables", "the last page", /\AThe end\.( o)?\z/, /\A2\w?\z/]
+    expect(links.map { |link| [link.key?("/A"), link.key?("/Dest")] }).to eq [[true, false], *[[false, true]] * 3]
     expect(read_by("pdfinfo", "-struct", :file).first.scan("Link").size).to be >= 2
     expect(written.carried.approximated.map { |one| [one.what, one.count] }).to include ["links", 1]
   end
