@@ -3,8 +3,8 @@
 module Norvel
   class Document
     # Words of a paragraph that stand in one link: an element, or a field of this paragraph.
-    #   link    Link or Computed::Link, which have an address or a bookmark; a Computed::Reference or PageReference, which
-    #           have a bookmark, where references are asked for
+    #   link    Link or Computed::Link, which have an address or a bookmark; a Computed::Reference or PageReference,
+    #           which have a bookmark, where references are asked for
     #   words   as they are read; from, to: the letters of the paragraph before them, and up to their end, white space
     #           and signs left out
     LinkedWords = Value.define(:link, :words, :from, :to) do
@@ -23,10 +23,11 @@ module Norvel
         kinds = references ? self::REFERENCES : self::KINDS
         fields = Field.in(paragraph).to_h { |field| [field.id, field.computes] }
         at = 0
-        paragraph.runs.chunk_while { |one, other| link(one, fields, kinds).equal?(link(other, fields, kinds)) }.filter_map do |runs|
+        leading = ->(run) { link(run, fields, kinds) }
+        paragraph.runs.chunk_while { |one, other| leading[one].equal?(leading[other]) }.filter_map do |runs|
           words = runs.map(&:words).join
           from, at = at, at + letters(words)
-          link = link(runs.first, fields, kinds)
+          link = leading[runs.first]
           link && new(link:, words: words.strip, from:, to: at)
         end
       end
