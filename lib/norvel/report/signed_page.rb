@@ -56,6 +56,7 @@ module Norvel
       end
 
       def standing
+        return "<h2>Standing</h2>\n#{paragraphs(report[:fault])}" if report[:fault]
         return "<h2>Standing</h2>\n<p>#{open_words} No guide was chosen.</p>" if report[:guide].nil?
         asked, met, unjudged = %i[asked met unchecked].map { |name| report[:topics].sum { |one| one[name] } }
         edition = report[:edition] ? ", edition #{report[:edition]}" : ""

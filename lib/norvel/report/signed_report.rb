@@ -39,7 +39,7 @@ module Norvel
       def judged
         plain = CheckReport.new(@check).to_h
         {**plain.slice(:guide, :meets, :counts, :exceptions, :unchecked), edition: @check.guide.data["edition"]&.to_s,
-                                                                          topics:, left:}
+                                                                          fault: @check.fault, topics:, left:}
       end
 
       # [{topic:, asked:, met:, unchecked:, open:}, …]: rules by topic, and how many findings are open.

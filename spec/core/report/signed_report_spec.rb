@@ -67,6 +67,13 @@ RSpec.describe Norvel::Report::SignedReport do
       expect(named.text).to include("Report on Tides &lt;&amp;&gt; gates", "The file tides.docx, by I. A.")
     end
 
+    it "says so where the document could not be checked" do
+      unjudged = Norvel::Guide::Unjudged.new(guide, document, RuntimeError.new("a fault"))
+      page = described_class.new(report(unjudged).to_h).text
+      expect(page).to include("could not be held against House", "Name and signature")
+      expect(page).not_to include("Nothing is open")
+    end
+
     it "is a tagged PDF" do
       Dir.mktmpdir do |folder|
         File.binwrite("#{folder}/o.pdf", page.pdf)

@@ -39,7 +39,8 @@ module Norvel
 
         # Degrees clockwise (20.1.7.6 rot, in 60,000ths).
         def turn(node)
-          (node.at_xpath(".//*[local-name()='spPr']/*[local-name()='xfrm']")&.[]("rot").to_f / 60_000) % 360
+          turned = node.at_xpath(".//*[local-name()='spPr']/*[local-name()='xfrm']")&.[]("rot").to_f / 60_000
+          turned.finite? ? turned % 360 : 0.0
         end
 
         # {width:, height:, floating:} as far as the file says: wp:extent in EMU, or the style of an older shape.
