@@ -22,8 +22,10 @@ module Norvel
           .map { |title, times| (times == 1) ? title : "#{title}, #{times} times" }
       end
 
-      def title(_document)
-        @guide.none? ? "Clean up what is sure" : "Mend all that is safe by #{@guide.name}"
+      def title(document)
+        sure = @guide.none? ? "Clean up what is sure" : "Mend all that is safe by #{@guide.name}"
+        asked = plan(document).done.count { |part| !part.mend.safe }
+        asked.zero? ? sure : "#{sure}, and #{Quantity.words(asked, "part")} that #{(asked == 1) ? "asks" : "ask"} first"
       end
 
       def removes_white_space?

@@ -196,6 +196,13 @@ RSpec.describe Norvel::Guide::Plan do
   end
 
   describe "parts" do
+    it "that ask first are told in the name of the change" do
+      document = docx(p(r("• a can of oil")) + p(r("• a box of wicks")) + p(r("One  and two. #{running}")))
+      title = ->(**choices) { Norvel::Guide::MendSafe.new(Norvel::Guide.none, **choices).title(document) }
+      expect([title.call, title.call(with: ["list_typed asked"])])
+        .to eq ["Clean up what is sure", "Clean up what is sure, and 1 part that asks first"]
+    end
+
     it "can be left out: they are shown switched off, and what stays is told" do
       body = heads * 3 + (p(r(running)) + p("")) * 70 + p(r(running))
       all = plan(body)

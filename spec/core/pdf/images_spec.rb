@@ -43,7 +43,8 @@ RSpec.describe "images cut and turned" do
     expect(document(turn: 10_800_000).pictures.first.image).to have_attributes(crop: nil, turn: 180.0)
     expect(document(crop: 'l="99999" r="60000"').pictures.first.image.crop).to be_nil
     expect(document(crop: 'l="-5000"').pictures.first.image.crop).to be_nil
-    expect(document(crop: 'l="1e999" t="x"', turn: "1e999").pictures.first.image).to have_attributes(crop: nil, turn: 0.0)
+    expect(document(crop: 'l="1e999" t="x"', turn: "1e999").pictures.first.image)
+      .to have_attributes(crop: nil, turn: 0.0)
   end
 
   it "are drawn so in a PDF" do
