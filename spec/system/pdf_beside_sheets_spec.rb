@@ -29,4 +29,16 @@ RSpec.describe "a PDF beside its sheets", type: :feature do
     expect(agree.values.map { |_, dark, _| dark }).to all be >= 0.98
     expect(other[1]).to be < 0.7 # another page is not the same
   end
+
+  it "comes by itself where it takes a while, and the page says so" do
+    FileUtils.rm_f(Dir[File.join(Browser.downloads, "*")])
+    thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
+    visit "/manuscripts/#{thesis.id}/handover"
+    find("#take-pdf").click
+    expect(page).to have_css("[role=status]", text: "The file comes by itself")
+    path = nil
+    400.times { (path = Dir[File.join(Browser.downloads, "*.pdf")].first) ? break : sleep(0.1) }
+    expect(File.binread(path, 5)).to eq "%PDF-"
+    expect(page).to have_link("Back")
+  end
 end

@@ -144,6 +144,18 @@ RSpec.describe "formats as plain pages" do
   end
 
   describe "the handover" do
+    it "says that a long document is being drawn, and hands it over then" do
+      stub_const("Turns::LONG", 3)
+      stub_const("HandoverStation::WRITTEN", Norvel::Recent.new(2))
+      at = "/manuscripts/#{minutes.id}"
+      get "#{at}/download", as: "pdf"
+      expect([last_response.media_type, body]).to match ["text/html", %r{data-goto="#{at}/download\?as=pdf&amp;now=1"}]
+      get "#{at}/download", as: "pdf", now: "1"
+      expect([last_response.media_type, body[0, 5]]).to eq ["application/pdf", "%PDF-"]
+      get "#{at}/download", as: "pdf"
+      expect(last_response.media_type).to eq "application/pdf"
+    end
+
     it "gives the styles alone, in three kinds" do
       at = "/manuscripts/#{minutes.id}"
       get "#{at}/handover"

@@ -18,6 +18,7 @@ class HandoverStation < Station
 
   get("/manuscripts/:id/download") do
     format = params[:as] ? leaving(params[:as]) : manuscript.format
+    next waiting_for(format) if drawn_long?(format)
     written = written_as(format)
     send_document written.bytes, clean_name(manuscript.filename, format)
   end
@@ -155,10 +156,25 @@ class HandoverStation < Station
     "#{File.basename(filename, ".*")}, clean#{same ? File.extname(filename) : format.extension}"
   end
 
+  # Is it drawn for longer than a person waits without a word, and not there yet?
+  def drawn_long?(format)
+    Norvel::Pdf::ALL.include?(format) && manuscript.paragraphs > Turns::LONG && params[:now].nil? &&
+      WRITTEN.fetch(written_key(format)).nil?
+  end
+
+  # The page stays; the file comes by itself.
+  def waiting_for(format)
+    @format = format
+    station :drawing
+  end
+
+  def written_key(format)
+    [manuscript.original.digest, Digest::SHA256.digest(manuscript.head.to_s), format.name]
+  end
+
   # Worked out once for a state of the document: what is looked at is what is taken.
   def written_as(format)
-    state = [manuscript.original.digest, Digest::SHA256.digest(manuscript.head.to_s), format.name]
-    WRITTEN.fetch(state) { manuscript.handed_over(format.name) }
+    WRITTEN.fetch(written_key(format)) { manuscript.handed_over(format.name) }
   end
 
   def carried_as(format)
