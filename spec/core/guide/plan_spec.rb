@@ -201,6 +201,7 @@ RSpec.describe Norvel::Guide::Plan do
       title = ->(**choices) { Norvel::Guide::MendSafe.new(Norvel::Guide.none, **choices).title(document) }
       expect([title.call, title.call(with: ["list_typed asked"])])
         .to eq ["Clean up what is sure", "Clean up what is sure, and 1 part that asks first"]
+      expect(title.call(among: [3])).to eq "Clean up what is sure, of what was chosen"
     end
 
     it "can be left out: they are shown switched off, and what stays is told" do
