@@ -26,7 +26,8 @@ module Norvel
         sure = @guide.none? ? "Clean up what is sure" : "Mend all that is safe by #{@guide.name}"
         sure += ", of what was chosen" if @choices[:among]
         asked = plan(document).done.count { |part| !part.mend.safe }
-        asked.zero? ? sure : "#{sure}, and #{Quantity.words(asked, "part")} that #{(asked == 1) ? "asks" : "ask"} first"
+        return sure if asked.zero?
+        "#{sure}, and #{Quantity.words(asked, "part")} that #{(asked == 1) ? "asks" : "ask"} first"
       end
 
       def removes_white_space?
