@@ -23,7 +23,7 @@ class Matterhorn
      "07-001" => display, "07-002" => display, "09-004" => misplaced, "11-006" => language, "13-004" => mute_figures,
      "14-002" => first_heading, "14-003" => skipped, "14-007" => mixed_headings, "15-003" => headless,
      "19-003" => notes.reject { |note| note["/ID"] }, "19-004" => doubled_notes, "26-001" => encrypted,
-     "28-005" => [], "28-009" => tab_orders, "28-011" => loose_links, "28-012" => speechless_links,
+     "28-009" => tab_orders, "28-011" => loose_links, "28-012" => speechless_links,
      "31-009" => fonts_missing, "31-027" => fonts_without_unicode}
   end
 
