@@ -21,17 +21,13 @@ module SheetImages
 
   # Images that hang at paragraphs and not in their lines.
   def hanging_images(sheet)
-    found = +""
-    sheet.bands.each do |x, y, column|
-      column.pieces.reject(&:detail).select { |piece| piece.from.zero? }.each do |piece|
-        down = y + piece.y
-        piece.block.floats.each do |object|
-          found << object_drawn(object, x, down) unless object.inside
-          down += object.height
-        end
+    found = []
+    sheet.bands.each do |left, top, column|
+      Norvel::Layout::Placing.hanging(column, left, top) do |object, x, y|
+        found << object_drawn(object, x, y) unless object.inside
       end
     end
-    found
+    found.join
   end
 
   private
@@ -50,7 +46,7 @@ module SheetImages
     x, y, width, height = image.whole_in(*box).map { |one| fine(one) }
     drawn = %(<image href="#{h path_to("image", path: image.path)}" x="#{x}" y="#{y}" width="#{width}" ) +
       %(height="#{height}" preserveAspectRatio="none"#{cropped(image)}><title>#{h image_words(image)}</title></image>)
-    image.turn.to_f.zero? ? drawn : %(<g transform="#{turned(image, box)}">#{drawn}</g>)
+    image.turn.zero? ? drawn : %(<g transform="#{turned(image, box)}">#{drawn}</g>)
   end
 
   # A part of it, by how far its edges stand inside.

@@ -23,6 +23,11 @@ module Norvel
         path || "drawn"
       end
 
+      # Is all of it shown, upright?
+      def whole?
+        crop.nil? && turn.zero?
+      end
+
       # Where the whole image stands of which a box shows a part: [x, y, width, height] of a box.
       def whole_in(x, y, width, height)
         return [x, y, width, height] unless crop

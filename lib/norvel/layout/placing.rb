@@ -75,6 +75,20 @@ module Norvel
         end
       end
 
+      # Yields what hangs at the paragraphs of a column, those in cells too, with its place and its paragraph:
+      # TextSetting::InlineObject, x, y, Paragraph.
+      def hanging(column, x, y, &each)
+        column.pieces.each do |piece|
+          down = y + piece.y
+          next in_cells(piece, x, down) { |*cell| hanging(*cell, &each) } if piece.detail
+          next unless piece.from.zero?
+          piece.block.floats.each do |object|
+            each.call(object, x, down, piece.block.paragraph)
+            down += object.height
+          end
+        end
+      end
+
       # Yields what of each cell stands here, with the slice of its row.
       def cells(piece)
         piece.detail.each do |slice|
@@ -83,9 +97,14 @@ module Norvel
       end
 
       def table(piece, x, y, &block)
+        in_cells(piece, x, y) { |*cell| column(*cell, &block) }
+      end
+
+      # Yields the column of each cell with the place of its left top.
+      def in_cells(piece, x, y)
         cells(piece) do |part, slice|
           cell = part.cell
-          column(part.column, x + piece.block.x + cell.x + cell.margins[:left], y + slice.y + part.down, &block)
+          yield part.column, x + piece.block.x + cell.x + cell.margins[:left], y + slice.y + part.down
         end
       end
     end

@@ -46,9 +46,10 @@ module Norvel
       # that a PDF does not hold. Returns whether they were drawn.
       def image(bytes, image, x, y, width, height)
         raise Prawn::Errors::UnsupportedImageType unless bytes && held?(bytes, width, height)
+        read = @pdf.build_image_object(StringIO.new(bytes)) # what is damaged raises before anything is drawn
         inside(image, x, y, width, height) do
           left, top, wide, tall = image.whole_in(x, y, width, height)
-          @pdf.image(StringIO.new(bytes), at: [left, @height - top], width: wide, height: tall)
+          @pdf.embed_image(*read, at: [left, @height - top], width: wide, height: tall)
         end
         true
       rescue Prawn::Errors::UnsupportedImageType, StandardError
@@ -74,10 +75,10 @@ module Norvel
 
       # Within a box that may be turned about its middle, and shows a part only.
       def inside(image, x, y, width, height)
-        return yield if image.crop.nil? && image.turn.to_f.zero?
+        return yield if image.whole?
         middle = [x + (width / 2), @height - y - (height / 2)]
         @pdf.save_graphics_state do
-          @pdf.rotate(-image.turn.to_f, origin: middle) do
+          @pdf.rotate(-image.turn, origin: middle) do
             @pdf.add_content("#{place(x, y + height)} #{fine(width)} #{fine(height)} re W n") if image.crop
             yield
           end

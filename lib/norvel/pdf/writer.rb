@@ -102,7 +102,7 @@ module Norvel
         @height = section.height
         @number = -1
         beside(sheet)
-        sheet.bands.each { |x, y, column| floats(column, x, y) }
+        sheet.bands.each { |x, y, column| Layout::Placing.hanging(column, x, y, &method(:draw)) }
         blocks(sheet.lines)
         blocks(sheet.note_lines)
       end
@@ -161,17 +161,6 @@ module Norvel
 
       def line(line, spans = line.spans.reject(&:object))
         spans.each_with_index { |span, index| @ink.span(span, line.baseline, last: index == spans.size - 1) }
-      end
-
-      # Images that stand at a paragraph and not in its lines.
-      def floats(column, x, y)
-        column.pieces.reject(&:detail).select { |piece| piece.from.zero? }.each do |piece|
-          down = y + piece.y
-          piece.block.floats.each do |object|
-            draw(object, x, down, piece.block.paragraph)
-            down += object.height
-          end
-        end
       end
 
       def object(span, baseline, paragraph)

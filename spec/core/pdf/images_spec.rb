@@ -54,6 +54,42 @@ RSpec.describe "images cut and turned" do
     expect(ends(document(crop: 'l="50000"', turn: 10_800_000))).to eq %i[blue blue]
   end
 
+  # Whatever is wrong with one, what follows on the page stands where it should.
+  it "that are damaged leave the page as it is" do
+    shown = image(1).sub("<a:stretch>", '<a:srcRect l="50000"/><a:stretch>').sub("<a:xfrm>", '<a:xfrm rot="5400000">')
+    broken = docx(p(shown) + p(r("The end.")), image: png[0, 60])
+    Dir.mktmpdir do |folder|
+      File.binwrite("#{folder}/o.pdf", Norvel::Pdf.write(broken).bytes)
+      expect(Open3.capture2e("qpdf", "--check", "#{folder}/o.pdf").last).to be_success
+      text = Open3.capture2e("pdftotext", "-bbox", "#{folder}/o.pdf", "-").first
+      left = text[/xMin="([\d.]+)"[^>]*>The</, 1].to_f
+      expect(left).to be_within(0.5).of(broken.sections.first.margin_left)
+    end
+  end
+
+  it "are told where a format shows them whole" do
+    %w[odt html markdown].each do |format|
+      told = Norvel::Formats.write(document(crop: 'l="50000"'), as: format).carried.approximated.map(&:what)
+      expect([format, told]).to match [format, include("images cut to a part or turned")]
+    end
+    expect(Norvel::Formats.write(document, as: "odt").carried.approximated).to be_empty
+  end
+
+  # An anchor in a cell: drawn where the cell has room for it.
+  it "that float in a cell are drawn too" do
+    anchored = image(1).sub("<wp:inline", "<wp:anchor").sub("</wp:inline>", "</wp:anchor>")
+    table = "<w:tbl><w:tr><w:tc>#{p(r("Before."))}#{p(anchored + r("Beside it."))}</w:tc></w:tr></w:tbl>"
+    made = docx(table + p(r("After.")), image: png)
+    expect(Norvel::Pdf.write(made).carried.not_carried).to be_empty
+    hung = []
+    sheet = Norvel::Layout.of(made).sheets.first
+    sheet.bands.each { |x, y, column| Norvel::Layout::Placing.hanging(column, x, y) { |*one| hung << one } }
+    beside = sheet.lines.find { |line| line.text.start_with?("Beside") }
+    expect(hung.map { |_, x, y, _| [x.round, y.round] }).to eq [[beside.x.round, beside.top.round]]
+    object, _, y, = hung.first
+    expect(beside.baseline - y - object.height).to be_between(5, 20) # its line stands below it
+  end
+
   it "stay so in a saved document" do
     was = document(crop: 'l="50000"', turn: 5_400_000)
     again = Norvel::Snapshot.load(Norvel::Snapshot.dump(was, was), was)

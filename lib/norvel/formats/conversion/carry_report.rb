@@ -23,6 +23,11 @@ module Norvel
         note(what, nil, count, place)
       end
 
+      # An image that is written whole and upright, whatever part of it was shown, and how it stood.
+      def shown_whole(image)
+        approximate("images cut to a part or turned", "whole and upright") unless image.whole?
+      end
+
       def approximated
         @entries.values.select(&:how)
       end

@@ -137,6 +137,7 @@ module Norvel
 
       def image(image)
         @report.lost("drawings", place: nil) unless image.path
+        @report.shown_whole(image)
         Markup::Image.new(description: image.description.to_s, bytes: image.path && @document.source.read(image.path),
           address: image.path && File.basename(image.path))
       end

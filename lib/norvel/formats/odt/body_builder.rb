@@ -166,8 +166,7 @@ module Norvel
           path = @builder.picture(object.path) if object.path
           return @report.lost("drawings", place:) && nil unless path || object.description
           @report.approximate("where floating images stand", "at their paragraph") if object.floating
-          whole = object.crop.nil? && object.turn.to_f.zero?
-          @report.approximate("images cut to a part or turned", "whole and upright") unless whole
+          @report.shown_whole(object)
           size = {"svg:width" => object.width, "svg:height" => object.height}
             .transform_values { |points| Codecs::Measure.text(points || 72.0) }
           frame = @part.create("draw:frame", "draw:name" => "Image#{@builder.next_image}",
