@@ -42,7 +42,7 @@ module SurveyView
 
   # How words inside paragraphs are set apart by hand, most first: {look => stretches}.
   def set_apart
-    @set_apart ||= Norvel::Survey::Search.looks_apart(document)
+    @set_apart ||= Norvel::Survey::LooksApart.of(document)
   end
 
   # Ids of the paragraphs that are formatted by hand, or that hold such words.

@@ -47,7 +47,7 @@ module WordsView
 
   # The looks that words may have: the usual ones, and others that are set by hand here, with how often.
   def looks_to_find
-    apart = Norvel::Survey::Search.looks_apart(document)
+    apart = Norvel::Survey::LooksApart.of(document)
     names = LOOKS | apart.keys | [params[:look].to_s].reject(&:empty?)
     [["", "any look"], *names.map { |name| [name, apart[name] ? "#{name} (#{number(apart[name])} by hand)" : name] }]
   end

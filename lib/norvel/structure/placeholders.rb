@@ -6,12 +6,12 @@ module Norvel
     # "{{date}}"), or in the style that a format has for them.
     class Placeholders
       # paragraph: its id; places: of its letters in the paragraph's raw text; words: as they stand; name: without the
-      # brackets
-      Place = Value.define(:paragraph, :places, :words, :name)
+      # brackets; styled: are they in the style for them?
+      Place = Value.define(:paragraph, :places, :words, :name, :styled, styled: false)
 
       STYLE = "Placeholder Text"
-      DOUBLE = /\{\{[^{}\n]{1,60}\}\}|«[^«»\n]{1,60}»/
-      SINGLE = /\[[^\[\]\n]{2,80}\]|<[^<>\n]{2,80}>/
+      DOUBLE = /\A(?:\{\{|«)/
+      BRACKETS = Survey::Search.new(%q(/\{\{[^{}\n]{1,60}\}\}|«[^«»\n]{1,60}»|\[[^\[\]\n]{2,80}\]|<[^<>\n]{2,80}>/))
       # What forms ask for. Brackets in running text hold much else: what an editor put in, numbers of references.
       ASKED = /\b(?:title|name|author|student|candidate|date|day|month|year|place|city|degree|department|faculty|school|
         university|institute|supervisor|examiner|reader|subject|number|address|email|abstract|dedication|
@@ -28,31 +28,26 @@ module Norvel
         @document = document
       end
 
-      # [Place, …] in order.
+      # [Place, …] in order. What a field shows is none: it is computed anew.
       def all
-        @document.working.flat_map { |paragraph| paragraph.blank? ? [] : of_paragraph(paragraph) }
+        @document.working.reject(&:blank?).flat_map do |paragraph|
+          (styled(paragraph) + bracketed(paragraph)).reject { |one| Survey::Search.fixed(paragraph, one.places) }
+            .sort_by { |one| one.places.first }
+            .chunk_while { |one, other| other.places.first <= one.places.last }.map(&:first)
+        end
       end
 
       private
 
-      def of_paragraph(paragraph)
-        text = paragraph.seen_text
-        found = styled(paragraph) + bracketed(text)
-        return [] if found.empty?
-        places = paragraph.seen_places
-        found.uniq.sort_by(&:begin).chunk_while { |one, other| other.begin < one.end }.map(&:first).map do |range|
-          words = text[range]
-          Place.new(paragraph: paragraph.id, places: places[range], words:, name: bare(words))
-        end
+      def bracketed(paragraph)
+        return [] unless paragraph.seen_text.match?(/[\[<{«]/)
+        hits = BRACKETS.hits_in(paragraph, @document)
+          .select { |hit| hit.words.match?(DOUBLE) || asks?(hit.words, paragraph.seen_text) }
+        hits.map { |hit| place(paragraph, hit.places, hit.words) }
       end
 
-      def bracketed(text)
-        return [] unless text.match?(/[\[<{«]/)
-        ranges(text, DOUBLE) + ranges(text, SINGLE).select { |range| asks?(text[range], text) }
-      end
-
-      def ranges(text, pattern)
-        text.to_enum(:scan, pattern).map { (match = Regexp.last_match).begin(0)...match.end(0) }
+      def place(paragraph, places, words, **more)
+        Place.new(paragraph: paragraph.id, places:, words:, name: bare(words), **more)
       end
 
       # Does it ask for something, or stand alone?
@@ -64,14 +59,15 @@ module Norvel
 
       # Stretches in the style for them.
       def styled(paragraph)
-        return [] unless style
-        at = 0
-        stretches = paragraph.runs.filter_map do |run|
-          size = run.text.size - run.text.count(Document::Run::SIGN)
-          range = at...(at += size)
-          range if run.style_id == style.id && size.positive? && !run.words.strip.empty?
+        return [] if style.nil? || paragraph.runs.none? { |run| run.style_id == style.id }
+        worn = paragraph.runs.flat_map { |run| [run.style_id == style.id] * run.text.size }
+        places = paragraph.seen_places
+        text = paragraph.seen_text
+        stretches = places.each_index.chunk_while { |one, other| worn[places[one]] == worn[places[other]] }
+          .select { |list| worn[places[list.first]] && !text[list.first..list.last].strip.empty? }
+        stretches.map do |list|
+          place(paragraph, places.values_at(*list), text[list.first..list.last], styled: true)
         end
-        stretches.slice_when { |one, other| one.end != other.begin }.map { |list| list.first.begin...list.last.end }
       end
 
       def style

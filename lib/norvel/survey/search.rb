@@ -20,10 +20,6 @@ module Norvel
                "small capitals" => [:small_caps, true], "capitals" => [:caps, true],
                "struck through" => [:strike, true]}.freeze
 
-      # [slots of a run property, the property, how a value of it is named where any may be], …
-      BY_HAND = [*LOOKS.values.map { |name, _| [name, nil] }, [:size, "size"], [:font, "font"]]
-        .map { |name, words| [Styles::Properties.slots_of(name), name, words].freeze }.freeze
-
       # sought: a text, or a pattern between slashes; may be empty where a look is asked for exact: are capitals another
       # letter? words: do words have to be whole? style: the name of a style of paragraphs or of words, or nil; look: of
       # LOOKS, "size 11.5" or "font Courier", or nil; apart: is it set by hand, and not on the whole of its paragraph?
@@ -44,43 +40,35 @@ module Norvel
         end
       end
 
-      # The looks that words are set apart in by hand, most first: {name => how many stretches}.
-      def self.looks_apart(document)
-        document.reading[:looks_apart] ||= begin
-          searches = Hash.new { |made, name| made[name] = new("", look: name, apart: true) }
-          document.working.flat_map do |paragraph|
-            names_by_hand(paragraph, document).flat_map { |name| [name] * searches[name].in(paragraph, document).size }
-          end.tally.sort_by { |_, count| -count }.to_h
-        end
+      # Words that are computed say the same again when they are brought up to date; an object is no word.
+      def self.fixed(paragraph, places)
+        return if paragraph.plain?
+        found = runs(paragraph, places)
+        return "computed" if found.any? { |run|
+          run.within.any? { |one| one.is_a?(Document::Field) || one.is_a?(Document::FieldResult) }
+        }
+        "an object stands in it" if paragraph.raw_text[places.first..places.last].match?(/[\uFFFA\uFFFC]/)
       end
 
-      # Names of looks that runs of a paragraph set themselves.
-      def self.names_by_hand(paragraph, document)
-        paragraph.runs.reject { |run| run.direct.empty? }.flat_map do |run|
-          look = document.run_look(run, paragraph)
-          BY_HAND.filter_map do |slots, name, words|
-            next if slots.none? { |slot| run.direct.key?(slot) }
-            value = look[name]
-            if words
-              "#{words} #{value.is_a?(Numeric) ? Length.plain(value) : value}"
-            else
-              LOOKS.key([name, value])
-            end
-          end
-        end.uniq
+      # The runs that letters stand in.
+      def self.runs(paragraph, places)
+        from = 0
+        paragraph.runs.select do |run|
+          own = from...(from += run.text.size)
+          places.any? { |place| own.cover?(place) }
+        end
       end
-      private_class_method :names_by_hand
 
       # Every Hit of a document, in order. Raises Refused where a pattern takes too long.
       def hits(document)
         return [] unless @test || @look
-        Timeout.timeout(PATIENCE) { document.working.flat_map { |paragraph| self.in(paragraph, document) } }
+        Timeout.timeout(PATIENCE) { document.working.flat_map { |paragraph| hits_in(paragraph, document) } }
       rescue Timeout::Error
         raise Refused, "The pattern takes too long on this text: make it simpler."
       end
 
       # The same of one paragraph.
-      def in(paragraph, document)
+      def hits_in(paragraph, document)
         return [] if @apart && @look && (paragraph.runs.none? { |run| by_hand?(run) } || usual?(paragraph, document))
         text = paragraph.seen_text
         found = ranges(text, paragraph, document)
@@ -89,10 +77,10 @@ module Norvel
         places = paragraph.seen_places
         found.filter_map do |range|
           own = places[range]
-          standing = runs(paragraph, own)
+          standing = Search.runs(paragraph, own)
           next if own.empty? || (styled && !in_style?(standing, document))
           next unless looks_so?(standing, paragraph, document)
-          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed: fixed(paragraph, own),
+          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed: Search.fixed(paragraph, own),
             before: before(text, range.begin), after: after(text, range.end))
         end
       end
@@ -144,15 +132,6 @@ module Norvel
         end
       end
 
-      # The runs that letters stand in.
-      def runs(paragraph, places)
-        from = 0
-        paragraph.runs.select do |run|
-          own = from...(from += run.text.size)
-          places.any? { |place| own.cover?(place) }
-        end
-      end
-
       def in_style?(runs, document)
         runs.all? { |run| document.styles[run.style_id]&.name == @style }
       end
@@ -171,16 +150,6 @@ module Norvel
       def by_hand?(run)
         @slots ||= Styles::Properties.slots_of(@look.first)
         @slots.any? { |slot| run.direct.key?(slot) }
-      end
-
-      # Words that are computed say the same again when they are brought up to date; an object is no word.
-      def fixed(paragraph, places)
-        return if paragraph.plain?
-        found = runs(paragraph, places)
-        return "computed" if found.any? { |run|
-          run.within.any? { |one| one.is_a?(Document::Field) || one.is_a?(Document::FieldResult) }
-        }
-        "an object stands in it" if paragraph.raw_text[places.first..places.last].match?(/[\uFFFA\uFFFC]/)
       end
     end
   end

@@ -26,6 +26,20 @@ RSpec.describe Norvel::Structure::Placeholders do
     expect([runs.map(&:words).join, runs.map(&:style_id).compact]).to eq ["By I. Aldermoor.", []]
   end
 
+  it "are not what a field shows, which is computed anew" do
+    merge = %(<w:fldSimple w:instr=" MERGEFIELD name ">#{r("«name»")}</w:fldSimple>)
+    expect(described_class.of(docx(p(r("Dear ") + merge + r(", «place»")))).map(&:words)).to eq ["«place»"]
+  end
+
+  it "in brackets keep a style of their own, whatever other placeholders wear" do
+    line = r("Of ") + r("[Title]", '<w:rStyle w:val="E"/>') + r(" by ") + r("name", '<w:rStyle w:val="PT"/>')
+    styles = {"PT" => "Placeholder Text", "E" => "Emphasis"}.map { |id, name| style(id, name, type: "character") }.join
+    document = docx(p(line), styles:)
+    after = Norvel::Edits::FillPlaceholders.new({"Title" => "Salt", "name" => "I. A."}).apply(document).after
+    worn = after.paragraphs[0].runs.reject { |run| run.words.empty? }.to_h { |run| [run.words, run.style_id] }
+    expect(worn).to eq("Of " => nil, "Salt" => "E", " by " => nil, "I. A." => nil)
+  end
+
   it "are filled in wherever they stand, in the look of the text around, as one change that is taken back" do
     document = docx(p(r("[Title]", "<w:b/>")) + p(r("I, [Name], hand in ") + r("[title]", "<w:i/>") + r(" by [Name].")))
     change = Norvel::Edits::FillPlaceholders.new({"Name" => " Ines \n Aldermoor", "Title" => "Salt", "title" => ""})

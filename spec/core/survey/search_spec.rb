@@ -36,7 +36,7 @@ RSpec.describe Norvel::Survey::Search do
     end
 
     it "are found by name, a size or a font too, and counted" do
-      expect(described_class.looks_apart(document)).to eq("italic" => 2, "size 11.5" => 1, "font Courier New" => 1)
+      expect(Norvel::Survey::LooksApart.of(document)).to eq("italic" => 2, "size 11.5" => 1, "font Courier New" => 1)
       expect(found(document, "", look: "italic").map(&:words)).to eq ["two", "four", "All of it", "styled"]
       expect(found(document, "", look: "italic", apart: true).map(&:words)).to eq %w[two four]
       expect(found(document, "", look: "size 11.5").map(&:words)).to eq %w[four]

@@ -2,8 +2,8 @@
 
 module Norvel
   module Edits
-    # Puts a person's words in the place of placeholders of the same name, wherever they stand; they look as the text
-    # around them does.
+    # Puts a person's words in the place of placeholders of the same name, wherever they stand, in the look of the first
+    # letter; those in the style for placeholders leave it.
     class FillPlaceholders < Edit
       # words: {name of a placeholder => what stands there instead}
       def initialize(words)
@@ -13,7 +13,9 @@ module Norvel
       def change(document)
         found = places(document)
         raise Refused, "There is no such placeholder any more." if found.empty?
-        plain = found.inject(document) { |now, one| unstyled(now, one) }
+        plain = found.select(&:styled).inject(document) do |now, one|
+          StyleWords.new(one.paragraph, one.places.first..one.places.last, nil).change(now)
+        end
         ReplaceWords.new(found.map { |one| [one.paragraph, one.places, @words[one.name]] }, sought: "", with: "")
           .change(plain)
       end
@@ -34,11 +36,6 @@ module Norvel
 
       def places(document)
         Structure::Placeholders.of(document).select { |one| @words.key?(one.name) }
-      end
-
-      def unstyled(document, one)
-        return document unless document.styles.named(Structure::Placeholders::STYLE, "character")
-        StyleWords.new(one.paragraph, one.places.first..one.places.last, nil).change(document)
       end
     end
   end
