@@ -57,14 +57,14 @@ RSpec.describe "the plan and what a person decides" do
     get "#{at}/plan"
     everything = parts(body)
     expect(body).to include(">everything</option>", "What it is", "Its style")
-    get "#{at}/plan", on: "heading_1", from: "1"
+    get "#{at}/plan", on: "roles:heading_1", from: "1"
     expect(parts(body).size).to be < everything.size
-    expect(body).to include('value="heading_1" selected', 'name="from" value="1"')
+    expect(body).to include('value="roles:heading_1" selected', 'name="from" value="1"')
     get "#{at}/plan", leave: %w[tables notes]
     expect([last_response.status, body]).to match [200, /nothing is done yet/]
     get "#{at}/plan.css", leave: %w[tables]
     expect(last_response.status).to eq 200
-    get "#{at}/plan", on: "No style of this name"
+    get "#{at}/plan", on: "styles:No style of this name"
     expect(body).to include("selected>No style of this name (0)")
     get "#{at}/plan", from: "ninety"
     expect([last_response.status, body]).to match [422, /There is no page “ninety”/]

@@ -3,24 +3,22 @@
 # What a plan is for: everything, or what is chosen of it.
 module PortionView
   PARTS = {"notes" => "notes", "heads" => "heads and feet", "boxes" => "text boxes", "tables" => "tables"}.freeze
+  KINDS = {roles: "What it is", styles: "Its style"}.freeze
 
   # As it is chosen. Raises Refused.
   def portion
     pages = %i[from to].map { |name| params[name].to_s.strip }
-    pages = nil if pages.all?(&:empty?)
-    Norvel::Guide::Portion.new(document, on: params[:on].to_s.empty? ? nil : [params[:on].to_s],
-      pages: pages && whole_stretch(*pages), without: Array(params[:leave]))
+    pages = pages.all?(&:empty?) ? nil : whole_stretch(*pages)
+    Norvel::Guide::Portion.new(document, pages:, without: Array(params[:leave]), **portion_on)
   end
 
-  # Roles and styles that there are, by how many paragraphs are of them.
+  # Roles and styles that there are, by how many paragraphs are of them; what was chosen stays though it is gone.
   def portion_options
     told = document.working.reject(&:blank?)
-    roles = told.group_by { |one| Norvel::Survey.role(document, one) }
-    groups = {"What it is" => roles.transform_keys { |role| [role, Norvel::Survey::Roles.words(role)] },
-              "Its style" => told.group_by { |one| [document.style_name(one)] * 2 }}
-    said = groups.map { |label, of| portion_group(label, of) }.join
-    gone = params[:on].to_s unless params[:on].to_s.empty? || said.include?(" selected")
-    options([["", "everything"], *([[gone, "#{gone} (0)"]] if gone)], gone) + said
+    counts = {roles: told.map { |one| Norvel::Survey.role(document, one) },
+              styles: told.map { |one| document.style_name(one) }}.transform_values(&:tally)
+    portion_on.each { |kind, names| names.each { |name| counts[kind][name] ||= 0 } }
+    options([["", "everything"]], params[:on]) + KINDS.map { |kind, label| portion_group(kind, label, counts) }.join
   end
 
   # Parts that this document has, as they are sent and as they are said.
@@ -31,9 +29,17 @@ module PortionView
 
   private
 
-  def portion_group(label, of)
-    list = of.sort_by { |_, paragraphs| -paragraphs.size }
-      .map { |(name, words), paragraphs| [name, "#{words} (#{number(paragraphs.size)})"] }
+  # {roles: ["body"]}, {styles: ["Normal"]} or {}, of "roles:body" or "styles:Normal".
+  def portion_on
+    kind, name = params[:on].to_s.split(":", 2)
+    KINDS.key?(kind&.to_sym) ? {kind.to_sym => [name]} : {}
+  end
+
+  def portion_group(kind, label, counts)
+    list = counts[kind].sort_by { |_, count| -count }.map do |name, count|
+      words = (kind == :roles) ? Norvel::Survey::Roles.words(name) : name
+      ["#{kind}:#{name}", "#{words} (#{number(count)})"]
+    end
     %(<optgroup label="#{label}">#{options(list, params[:on])}</optgroup>)
   end
 

@@ -9,12 +9,13 @@ module Norvel
       PARTS = {"notes" => %w[footnote endnote], "heads" => %w[header footer], "boxes" => %w[textbox],
                "tables" => %w[table]}.freeze
 
-      # on: names of roles, as for Edits::SetValue, or of styles; pages: labels of the first page and the last, which
-      # need the document's pages (Layout.pages); without: names of PARTS; each nil or empty for all.
-      # Raises Refused where there is no such page or part.
-      def initialize(document, on: nil, pages: nil, without: [])
+      # roles: names as for Edits::SetValue; styles: names; where both are given, either will do; pages: labels of the
+      # first page and the last, for what begins on them, which needs the document's pages (Layout.pages); without:
+      # names of PARTS; each nil or empty for all. Raises Refused where there is no such page or part.
+      def initialize(document, roles: nil, styles: nil, pages: nil, without: [])
         @document = document
-        @on = on
+        @roles = roles
+        @styles = styles
         @sheets = sheets(*pages) if pages
         @without = without.flat_map do |name|
           PARTS.fetch(name) { raise Refused, "There is no part “#{name}”: it is one of #{PARTS.keys.join(", ")}." }
@@ -23,16 +24,17 @@ module Norvel
 
       # Ids in reading order; nil where nothing is left out.
       def ids
-        return if @on.nil? && @sheets.nil? && @without.empty?
+        return if [@roles, @styles, @sheets].none? && @without.empty?
         @document.working.select { |one| part?(one) && page?(one) && named?(one) }.map(&:id)
       end
 
       private
 
       def named?(paragraph)
-        return true if @on.nil? || paragraph.blank?
-        role = Survey.role(@document, paragraph)
-        @on.any? { |name| Edits::SetValue.covers?(name, role) || @document.style_name(paragraph).casecmp?(name) }
+        return true if [@roles, @styles].none? || paragraph.blank?
+        role, style = Survey.role(@document, paragraph), @document.style_name(paragraph)
+        @roles.to_a.any? { |name| Edits::SetValue.covers?(name, role) } ||
+          @styles.to_a.any? { |name| style.casecmp?(name) }
       end
 
       def part?(paragraph)
@@ -40,11 +42,21 @@ module Norvel
         !@without.include?(@document.story_of(paragraph.id)&.kind || paragraph.part.to_s)
       end
 
-      # What stands on no sheet of the text (a note, a running head) is on no stretch of pages.
+      # A note is on the page of its mark; a running head is on no stretch of pages.
       def page?(paragraph)
         return true if @sheets.nil?
-        sheet = pages.sheet_of(paragraph.id)
+        story = @document.story_of(paragraph.id)
+        sheet = pages.sheet_of(story ? marks[[story.kind, story.id]] : paragraph.id)
         !sheet.nil? && @sheets.cover?(sheet.page)
+      end
+
+      # {[kind, id] of a note => id of the paragraph that holds its mark}
+      def marks
+        @marks ||= @document.paragraphs.each_with_object({}) do |paragraph, found|
+          paragraph.runs.flat_map(&:objects).grep(Document::NoteMark).each do |mark|
+            found[[mark.of, mark.note]] ||= paragraph.id
+          end
+        end
       end
 
       def pages

@@ -100,7 +100,7 @@ module Norvel
       def among(names)
         direct = Guide::Sweep.jobs(%w[direct words]) & @jobs
         return unless names || direct.one?
-        chosen = Portion.new(@document, on: names).ids || @document.working.map(&:id)
+        chosen = Portion.new(@document, roles: names, styles: names).ids || @document.working.map(&:id)
         return chosen unless direct.one?
         @document.working.select { |one| of_job?(one, direct.first) }.map(&:id) & chosen
       end

@@ -22,10 +22,17 @@ RSpec.describe Norvel::Guide::Portion do
   end
 
   it "takes those of a role or a style, and the blank ones that may stand between them" do
-    expect(texts(on: ["Normal"]).size).to eq document.working.size
+    expect(texts(styles: ["Normal"]).size).to eq document.working.size
     role = Norvel::Survey.role(document, document.paragraphs.first)
-    expect(texts(on: [role])).to include("Tides", "")
-    expect(texts(on: ["no such style"])).to eq [""]
+    expect(texts(roles: [role])).to include("Tides", "")
+    expect(texts(styles: ["no such style"])).to eq [""]
+  end
+
+  it "does not take a style for a role of the same name, nor the other way round" do
+    named = docx(p(r("Cap"), '<w:pStyle w:val="C"/>') + p(r(running)), styles: style("C", "body"))
+    ids = ->(**choice) { described_class.new(named, **choice).ids }
+    expect([ids[styles: ["body"]], ids[roles: ["body"]], ids[roles: ["body"], styles: ["body"]]])
+      .to eq [[1], [2], [1, 2]]
   end
 
   it "leaves parts alone: notes, heads, boxes, tables" do
@@ -37,7 +44,7 @@ RSpec.describe Norvel::Guide::Portion do
 
   it "takes a stretch of pages by their labels" do
     Norvel::Layout.of(document)
-    expect(texts(pages: %w[2 2])).to eq ["The next ", "One  cell", "The end."]
+    expect(texts(pages: %w[2 2])).to eq ["The next ", "One  cell", "The end.", "A note."] # of a mark there
     expect(texts(pages: %w[1 1])).to eq ["Tides", *["The keepe"] * 3, ""]
     expect { texts(pages: %w[2 1]) }.to raise_error(Norvel::Refused, /1 stands before page 2/)
     expect { texts(pages: %w[1 99]) }.to raise_error(Norvel::Refused, /no page “99”/)
@@ -52,6 +59,9 @@ RSpec.describe Norvel::Guide::Portion do
     ids = described_class.new(document, pages: %w[2 2], without: %w[tables]).ids
     after = Norvel::Guide::Plan.new(Norvel::Guide.none, document, among: ids).after
     expect(after.working.map(&:text).grep(/\A\t/)).to be_empty
-    expect(after.working.map(&:text)).to include("One  cell", "  A note.")
+    expect(after.working.map(&:text)).to include("One  cell", "A note.")
+    ids = described_class.new(document, pages: %w[2 2], without: %w[notes]).ids
+    after = Norvel::Guide::Plan.new(Norvel::Guide.none, document, among: ids).after
+    expect(after.working.map(&:text)).to include("One cell", "  A note.")
   end
 end
