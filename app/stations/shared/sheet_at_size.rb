@@ -71,15 +71,6 @@ module SheetAtSize
     sheet.lines.map { |line| "M#{fine(sheet.frame.left)} #{fine(line.baseline)}H#{fine(sheet.frame.right)}" }.join
   end
 
-  # How many characters a full line of a block holds, as they were set; nil where none is full.
-  def characters_of(block)
-    full = block.lines.reject { |line| line.ending == :end || line.to < line.from }
-    return if full.empty?
-    items = block.set_items
-    sizes = full.map { |line| items.starts[line.to] + items.sizes[line.to] - items.starts[line.from] }
-    (sizes.sum.to_f / sizes.size).round
-  end
-
   private
 
   def spoken_mm(points)
@@ -88,7 +79,7 @@ module SheetAtSize
 
   def measure_and_characters(sheet)
     blocks = sheet.lines.map(&:block).uniq.select { |block| block.count > 1 }
-    counts = blocks.filter_map { |block| characters_of(block) }
+    counts = blocks.filter_map(&:characters)
     measure = spoken_mm(sheet.frame.width)
     return measure if counts.empty?
     "#{measure} · #{counts.max_by { |count| counts.count(count) }} characters a line"

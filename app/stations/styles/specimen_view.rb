@@ -113,7 +113,7 @@ module SpecimenView
   def measure_words(paragraph, whose)
     look = whose.look(paragraph)
     measure = whose.section_of(paragraph).measure - look[:indent_left] - look[:indent_right]
-    counted = set_block(paragraph, whose)&.then { |block| characters_of(block) }
+    counted = set_block(paragraph, whose)&.characters
     about = "about #{Norvel::Layout::Fonts.characters(measure, whose.letter_look(paragraph))}"
     "#{length_words(measure)} · #{counted || about} characters a line"
   end

@@ -107,7 +107,12 @@ module Norvel
 
       # The rules the guide states, by name, for this document's roles.
       def rules_asked
-        @rules_asked ||= Rules::ALL.flat_map { |rule| rule.asked(guide, roles) }
+        @rules_asked ||= Rules::ALL.flat_map { |rule| rule.asked(guide, roles) }.uniq
+      end
+
+      # Those that hold: what could not be checked is not met.
+      def rules_met
+        @rules_met ||= rules_asked - findings.map(&:rule) - unchecked.map(&:rule)
       end
 
       # The roles that paragraphs play.

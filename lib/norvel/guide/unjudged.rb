@@ -16,6 +16,7 @@ module Norvel
       alias_method :groups, :findings
       alias_method :on_document, :findings
       alias_method :rules_asked, :findings
+      alias_method :rules_met, :findings
       alias_method :granted, :findings
       alias_method :unchecked, :findings
 

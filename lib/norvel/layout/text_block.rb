@@ -32,6 +32,14 @@ module Norvel
         lines.size
       end
 
+      # How many characters a full line holds, as they were set; nil where none is full.
+      def characters
+        full = lines.reject { |line| line.ending == :end || line.to < line.from }
+        return if full.empty?
+        starts, sizes = set_items.starts, set_items.sizes
+        (full.sum { |line| starts[line.to] + sizes[line.to] - starts[line.from] }.to_f / full.size).round
+      end
+
       # What tells whether another block shows the same lines.
       def key
         [paragraph.id, count, look[:align], lines.last.width.round(2)]

@@ -32,7 +32,7 @@ module Norvel
 
       # The rules that were asked for.
       def rules
-        @check.rules_asked.uniq
+        @check.rules_asked
       end
 
       # {pages:, words:} where pages are known.

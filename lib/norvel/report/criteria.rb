@@ -27,7 +27,7 @@ module Norvel
       # What makes a criterion one that a document can meet or miss: {name => [is there any?, what is not there]}
       HELD = {
         "images" => [->(all) { all.document.pictures.any? }, "It holds no images."],
-        "links" => [->(all) { all.links.any? }, "It holds no links."],
+        "links" => [->(all) { all.links? }, "It holds no links."],
         "floating" => [->(all) { all.floating? }, "Nothing stands beside the text."],
         "colours" => [->(all) { all.coloured? }, "Its letters have one colour."],
         "headings" => [->(all) { all.headings? }, "It has no headings."]
@@ -50,8 +50,8 @@ module Norvel
         entries.reject { |one| one.number.empty? }.map(&:standing).tally
       end
 
-      def links
-        document.everything.flat_map { |one| one.anchors.map(&:object) }.grep(Document::Link)
+      def links?
+        document.everything.any? { |one| Document::LinkedWords.of(one).any? }
       end
 
       def floating?
@@ -122,12 +122,9 @@ module Norvel
 
       # Where pages are known: paragraphs whose full lines hold more characters than are easy to read.
       def long_lines
-        (Layout.pages(document)&.sheets || []).flat_map(&:lines).group_by { |line| line.block.paragraph }
-          .filter_map do |paragraph, lines|
-            full = lines[..-2].map { |line| line.text.size }
-            next if paragraph.nil? || full.empty? || full.sum.fdiv(full.size) <= LONGEST
-            ["Lines hold more than #{LONGEST} characters", paragraph.id]
-          end
+        blocks = (Layout.pages(document)&.sheets || []).flat_map(&:lines).map(&:block).uniq
+        blocks.select { |block| block.paragraph && block.characters.to_i > LONGEST }
+          .map { |block| ["Lines hold more than #{LONGEST} characters", block.paragraph.id] }
       end
 
       def undivided

@@ -50,7 +50,7 @@ module Norvel
 
       def fonts
         told = report[:fonts].map do |one|
-          "#{one[:font]} (#{count(one[:words], "word")}#{", measured in #{one[:set_in]}" if one[:set_in]})"
+          "#{one[:font]} (#{percent(one[:share])} of its letters#{", measured in #{one[:set_in]}" if one[:set_in]})"
         end
         told.empty? ? nil : "Its fonts: #{listed(told)}."
       end
@@ -58,14 +58,14 @@ module Norvel
       def standing
         return "<h2>Standing</h2>\n#{paragraphs(report[:fault])}" if report[:fault]
         return "<h2>Standing</h2>\n<p>#{open_words} No guide was chosen.</p>" if report[:guide].nil?
-        asked, met, unjudged = %i[asked met unchecked].map { |name| report[:topics].sum { |one| one[name] } }
+        asked, met, broken = %i[asked met broken].map { |name| report[:topics].sum { |one| one[name] } }
         edition = report[:edition] ? ", edition #{report[:edition]}" : ""
-        differ = asked - met - unjudged
-        said = "Held against #{report[:guide]}#{edition}: of #{count(asked, "rule")} #{met} are met and #{differ} " \
-          "#{(differ == 1) ? "is" : "are"} not#{"; #{unjudged} could not be checked" if unjudged.positive?}."
-        rows = report[:topics].map { |one| one.values_at(:topic, :asked, :met, :unchecked, :open) }
-        "<h2>Standing</h2>\n#{paragraphs(said, open_words)}" +
-          table(["Topic", "Rules", "Met", "Not checked", "Open places"], rows)
+        said = "Held against #{report[:guide]}#{edition}: of #{count(asked, "rule")} #{met} are met and #{broken} " \
+          "#{(broken == 1) ? "is" : "are"} not."
+        beside = "What could not be checked is told below." if report[:unchecked].any?
+        rows = report[:topics].map { |one| one.values_at(:topic, :asked, :met, :broken, :open) }
+        "<h2>Standing</h2>\n#{paragraphs([said, beside].compact.join(" "), open_words)}" +
+          table(["Topic", "Rules", "Met", "Not met", "Open places"], rows)
       end
 
       def open_words
@@ -133,6 +133,10 @@ module Norvel
       def listed(words)
         return words.first.to_s if words.size < 2
         "#{words[..-2].join(", ")} and #{words.last}"
+      end
+
+      def percent(share)
+        (share < 0.01) ? "less than 1 %" : "#{(share * 100).round} %"
       end
 
       def count(number, noun)

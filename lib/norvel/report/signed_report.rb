@@ -38,21 +38,19 @@ module Norvel
 
       def judged
         plain = CheckReport.new(@check).to_h
-        {**plain.slice(:guide, :meets, :counts, :exceptions, :unchecked), edition: @check.guide.data["edition"]&.to_s,
-                                                                          fault: @check.fault, topics:, left:}
+        told = plain.slice(:guide, :meets, :counts, :exceptions, :unchecked)
+        {**told, edition: @check.guide.data["edition"]&.to_s, fault: @check.fault, topics:, left:}
       end
 
-      # [{topic:, asked:, met:, unchecked:, open:}, …]: rules by topic, and how many findings are open.
+      # [{topic:, asked:, met:, broken:, open:}, …]: rules by topic, those that hold and those that don't; how many
+      # findings are open. What is neither could not be checked.
       def topics
         found = @check.findings.group_by(&:rule)
-        unknown = @check.unchecked.map(&:rule)
-        by_topic = (@check.rules_asked.uniq - unknown).group_by { |rule| Guide::RuleTopics.of(rule) }
-        apart = unknown.uniq.group_by { |rule| Guide::RuleTopics.of(rule) }
+        by_topic = @check.rules_asked.group_by { |rule| Guide::RuleTopics.of(rule) }
         Guide::RuleTopics.words.filter_map do |topic, words|
-          rules, unjudged = by_topic.fetch(topic, []), apart.fetch(topic, [])
-          next if rules.empty? && unjudged.empty?
-          {topic: words, asked: rules.size + unjudged.size, met: rules.count { |rule| !found.key?(rule) },
-           unchecked: unjudged.size, open: rules.sum { |rule| found.fetch(rule, []).size }}
+          rules = by_topic[topic] or next
+          {topic: words, asked: rules.size, met: (rules & @check.rules_met).size, broken: (rules & found.keys).size,
+           open: found.slice(*rules).values.sum(&:size)}
         end
       end
 
@@ -65,10 +63,16 @@ module Norvel
       end
 
       def where(finding)
-        at = lines[finding.paragraph]
+        at = lines[finding.paragraph] || beside(finding.paragraph)
         return at if at
         page = @check.page(finding) or return
         "page #{layout.sheets[page - 1].label}"
+      end
+
+      # "in the footnotes" of a paragraph beside the text.
+      def beside(id)
+        story = id && @document.story_of(id)
+        "in the #{SealParts::BESIDE.fetch(story.kind)}" if story
       end
 
       # Where each paragraph begins: {id => "page 3, line 12"}
@@ -93,16 +97,24 @@ module Norvel
          size: PaperSizes.name_of(section.width, section.height, 1.0)}
       end
 
-      # [{font:, words:, set_in:}, …], most words first. set_in: what it is measured in where it does not ship
+      # [{font:, share:, set_in:}, …], of most letters first. share: of all letters, from 0 to 1; set_in: what it is
+      # measured in where it does not ship
       def fonts
+        counts = letters_by_font
+        counts.sort_by { |_, count| -count }.map do |font, count|
+          family = ShippedFonts.stand_in(font).family
+          {font:, share: count.fdiv(counts.values.sum).round(4), set_in: (family unless family.casecmp?(font))}
+        end
+      end
+
+      def letters_by_font
         counts = Hash.new(0)
         @document.working.each do |paragraph|
-          paragraph.letters.each { |run| counts[@document.run_look(run, paragraph)[:font]] += run.words.split.size }
+          paragraph.letters.each do |run|
+            counts[@document.run_look(run, paragraph)[:font]] += run.words.count("^ \t\n")
+          end
         end
-        counts.reject { |font, count| font.nil? || count.zero? }.sort_by { |_, count| -count }.map do |font, words|
-          family = ShippedFonts.stand_in(font).family
-          {font:, words:, set_in: (family unless family.casecmp?(font))}
-        end
+        counts.reject { |font, count| font.nil? || count.zero? }
       end
 
       def seal

@@ -53,6 +53,13 @@ RSpec.describe Norvel::Report::Criteria do
     expect(found.slice("1.1.1", "2.4.2", "2.4.6").values.uniq).to eq [:person]
   end
 
+  it "know links by field as well as links by element" do
+    instruction = "HYPERLINK &quot;https://ravelmouth.example&quot;"
+    field = %(<w:fldSimple w:instr=" #{instruction} ">#{r("click here")}</w:fldSimple>)
+    expect(entries(docx(p(r("See ") + field))).slice("2.4.4", "2.4.9").transform_values(&:first))
+      .to eq("2.4.4" => :person, "2.4.9" => :not_met)
+  end
+
   it "ask headings of a long text" do
     expect(entries(docx(p(r(running)) * 30))["2.4.10"].first).to eq :not_met
     expect(entries(docx(p(r(running))))["2.4.10"].first).to eq :met

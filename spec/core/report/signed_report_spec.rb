@@ -43,10 +43,27 @@ RSpec.describe Norvel::Report::SignedReport do
       .to eq [["as the source has it", "A. Reader", 1]]
   end
 
+  it "counts rules as the shelf does, and calls nothing met that could not be checked" do
+    stated = Norvel::Guide.new("norvel_guide: 1\nname: T\ntables: {borders: all}\nclean: {double_spaces: must}\n")
+    cell = "<w:tr><w:tc>#{p(r("One  cell"))}</w:tc></w:tr>"
+    ruled = docx(%(<w:tbl><w:tblPr><w:tblStyle w:val="Grid"/></w:tblPr>#{cell}</w:tbl>) + p(r("The end.")))
+    check = Norvel::Guide::Check.new(stated, ruled)
+    expect([check.rules_asked, check.rules_met]).to eq [%w[clean.double_space tables.borders], []]
+    expect(report(check).to_h[:topics].map { |one| one.values_at(:topic, :asked, :met, :broken) })
+      .to eq [["Captions, tables, lists", 1, 0, 0], ["Cleanliness", 1, 0, 1]]
+  end
+
+  it "tells where it is beside the text" do
+    noted = docx(p(r("The gate.") + note(1)), footnotes: footnote(1, "See  the book."))
+    left = report(Norvel::Guide::Check.new(guide, noted)).to_h[:left]
+    expect(left.find { |one| one[:rule] == "clean.double_space" }[:places]).to eq ["in the footnotes"]
+  end
+
   it "tells pages with their labels, and fonts with what they are measured in" do
     expect(report.to_h[:pages]).to eq(count: 1, labels: ["1"], size: "A4")
     expect(report.to_h[:fonts].map { |one| one.values_at(:font, :set_in) })
       .to eq [%w[Calibri Carlito], ["Courier New", "Liberation Mono"]]
+    expect(report.to_h[:fonts].sum { |one| one[:share] }).to be_within(0.001).of(1)
   end
 
   it "proves the words, part by part, and tells what was changed" do
@@ -79,7 +96,7 @@ RSpec.describe Norvel::Report::SignedReport do
         File.binwrite("#{folder}/o.pdf", page.pdf)
         expect(Open3.capture2e("pdfinfo", "#{folder}/o.pdf").first).to match(/^Tagged:\s+yes/)
         text = Open3.capture2e("pdftotext", "-layout", "#{folder}/o.pdf", "-").first
-        expect(text).to match(/Cleanliness\s+1\s+0\s+0\s+1/).and include("page 1, line 5", "Name and signature")
+        expect(text).to match(/Cleanliness\s+1\s+0\s+1\s+1/).and include("page 1, line 5", "Name and signature")
       end
     end
 
