@@ -4,31 +4,18 @@ WebApp.boot
 
 # Findings as plain pages: which are looked at, one in its line and on its sheet, exceptions, notes, reports, help.
 RSpec.describe "findings as plain pages" do
-  include Rack::Test::Methods
-
-  def app = Web
+  include PageForms
 
   before { WebApp.clear }
 
   let(:manuscript) do
     Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house")
   end
-  let(:at) { "/manuscripts/#{manuscript.id}" }
-
-  def now = Manuscript.find(manuscript.id)
-
-  def page = last_response.body
-
-  def send_form(path, **fields)
-    get "/"
-    token = page[/name="authenticity_token" value="([^"]+)"/, 1]
-    post "#{at}/#{path}", {authenticity_token: token, version: now.lock_version, **fields}
-  end
 
   def group(rule) = now.check.groups.find { |one| one.rule == rule }
 
   it "says how far a long check is, where nobody has made it yet" do
-    stub_const("FindingsStation::LONG", 20)
+    stub_const("PlanView::LONG", 20)
     manuscript
     Desk::LIVE.clear
     get "#{at}/findings"

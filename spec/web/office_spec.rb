@@ -4,24 +4,11 @@ WebApp.boot
 
 # The trial office, a stand-in: what is handed in is read anew and answered.
 RSpec.describe "the trial office" do
-  include Rack::Test::Methods
-
-  def app = Web
+  include PageForms
 
   before { WebApp.clear }
 
   let(:manuscript) { Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "apa-7") }
-  let(:at) { "/manuscripts/#{manuscript.id}" }
-
-  def now = Manuscript.find(manuscript.id)
-
-  def page = last_response.body
-
-  def send_form(path, **fields)
-    get "/"
-    token = page[/name="authenticity_token" value="([^"]+)"/, 1]
-    post "#{at}/#{path}", {authenticity_token: token, version: now.lock_version, **fields}
-  end
 
   it "says that it is a stand-in, and returns what its own guide does not let pass, with page and line" do
     get "#{at}/handover"

@@ -4,28 +4,19 @@ WebApp.boot
 
 # The plan, decisions and ways to put paragraphs in a style, as plain pages.
 RSpec.describe "the plan and what a person decides" do
-  include Rack::Test::Methods
-
-  def app = Web
+  include PageForms
 
   before { WebApp.clear }
 
   let(:manuscript) do
     Manuscript.bring_in(Demo::Handbook.new.bytes, filename: "handbook.docx", guide: "ravelmouth-house")
   end
-  let(:at) { "/manuscripts/#{manuscript.id}" }
 
-  def now = Manuscript.find(manuscript.id)
-
-  def form(path, headers = {}, **fields)
-    get "/"
-    token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1]
-    post "#{at}/#{path}", {authenticity_token: token, version: now.lock_version, **fields}, headers
-  end
+  def form(...) = send_form(...)
 
   def parts(html) = html.scan(/name="(shown|offered)\[\]" value="([^"]+)"/).map { |_, key| CGI.unescapeHTML(key) }
 
-  def body = last_response.body
+  def body = page
 
   it "shows what would change, what it keeps and what is left, and does nothing" do
     get "#{at}/plan"

@@ -462,7 +462,7 @@ RSpec.describe "stations as plain pages" do
       get "#{at}/words", look: "bold", apart: "1"
       expect(last_response.body.scan('name="hit[]"').size).to eq 3
       form("edits/hits", look: "bold", apart: "1", ticked: "1", hit: %w[0 2], plain: "1", back: "#{at}/words")
-      expect_done("2 places as their paragraph is")
+      expect_done("Let 2 places look as the paragraph does")
       expect(Norvel::Survey::LooksApart.of(document)).to eq("italic" => 3, "bold" => 1)
     end
   end

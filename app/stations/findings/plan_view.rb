@@ -6,7 +6,7 @@ module PlanView
   LINE = 110 # letters of an example
   PLACES = 60 # that are listed
   PROGRESS = Norvel::Recent.new(50)
-  LONG = 1_500 # paragraphs
+  LONG = 1_500 # paragraphs that take longer than a person waits without a word
   SHEETS = 3 # that are shown before and after
   # Kinds that change white space, whose examples show it; what it is shown as.
   SIGNED = %w[indent_without_tabs indent_without_spaces single_spaces join_lines].freeze

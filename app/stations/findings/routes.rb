@@ -96,10 +96,8 @@ class FindingsStation < Station
 
   private
 
-  LONG = 1_500 # paragraphs whose first check takes longer than a person waits without a word
-
   def check_takes_long?
-    document.working.size > LONG && params[:now].nil? && !Desk.checked?(manuscript) &&
+    document.working.size > PlanView::LONG && params[:now].nil? && !Desk.checked?(manuscript) &&
       Desk.check_before(manuscript).nil?
   end
 

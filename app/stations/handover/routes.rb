@@ -27,8 +27,8 @@ class HandoverStation < Station
   get("/manuscripts/:id/alone/:ending") do
     ending = ".#{params[:ending]}"
     halt 404 unless Norvel::Formats::StylesAlone::ENDINGS.include?(ending)
-    bytes = Norvel::Formats::StylesAlone.written(document, ending).bytes
-    send_document bytes, "#{File.basename(manuscript.filename, ".*")} styles#{ending}"
+    send_document Norvel::Formats::StylesAlone.bytes(document, ending),
+      "#{File.basename(manuscript.filename, ".*")} styles#{ending}"
   end
 
   # The text that the document was made of.
@@ -84,19 +84,11 @@ class HandoverStation < Station
 
   # An image as it stands in the file, by its path in it: for the sheets.
   get("/manuscripts/:id/image") do
-    held = document.everything.any? { |one| one.images.any? { |image| image.path == params[:path].to_s } }
-    bytes = held && document.source.read(params[:path].to_s) or halt 404
-    content_type SheetImages.kind(bytes) || halt(404)
-    cache_control :private, max_age: 600
-    bytes
+    send_image document.everything.flat_map(&:images).find { |image| image.path == params[:path].to_s }
   end
 
-  # An image as it stands in the file; only kinds that a browser draws and nothing can hide in.
   get("/manuscripts/:id/pictures/:number") do
-    picture = document.pictures.find { |other| other.id == whole(:number) }
-    bytes = picture&.path && document.source.read(picture.path) or halt 404
-    content_type SheetImages.kind(bytes) || halt(404)
-    bytes
+    send_image document.pictures.find { |other| other.id == whole(:number) }
   end
 
   post("/manuscripts/:id/pictures") do
@@ -114,6 +106,14 @@ class HandoverStation < Station
   end
 
   private
+
+  # Of kinds that a browser draws and nothing can hide in; image: anything with a path, or nil
+  def send_image(image)
+    bytes = image&.path && document.source.read(image.path) or halt 404
+    content_type SheetImages.kind(bytes) || halt(404)
+    cache_control :private, max_age: 600
+    bytes
+  end
 
   # Of the images whose fields were sent, those that say something else now.
   def sent_descriptions

@@ -23,6 +23,15 @@ module FindingsView
     groups.group_by { |group| mend_of(group) || group.key }.values
   end
 
+  # Where what no mend can do is done: {rule => [its words, the steps of its address]}
+  WAYS = {"accessible.alt_text" => ["Describe them …", "handover#images"],
+          "clean.placeholder" => ["Fill them in …", "placeholders"]}.freeze
+
+  def way_by_hand(rule)
+    words, step = WAYS[rule]
+    words ? %(<a class="btn" href="#{h path_to(step)}">#{words}</a>) : '<span class="muted">for you to decide</span>'
+  end
+
   # The page of help on a rule.
   def help_path(rule)
     "/help/#{rule}"

@@ -129,7 +129,7 @@ class WordsStation < Station
   # Nothing sets them apart any more, neither a character style nor what was set by hand.
   def plainly(places)
     words = places.map { |id, range| Norvel::Edits::StyleWords.new(id, range, nil, plain: true) }
-    Norvel::Edits::Several.new(words, title: "#{counted(places.size, "place")} as their paragraph is")
+    Norvel::Edits::Several.new(words, title: "Let #{counted(places.size, "place")} look as the paragraph does")
   end
 
   def new_letters

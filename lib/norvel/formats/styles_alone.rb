@@ -9,11 +9,10 @@ module Norvel
 
       module_function
 
-      # As a file of an ending of ENDINGS: Written. Raises KeyError, Unwritable.
-      def written(document, ending)
-        return Written.new(css(document), CarryReport.new) if ending == ".css"
-        template = Formats.read(Formats.template(document), name: "template")
-        Formats.write_for(template, "styles#{ENDINGS.fetch(ENDINGS.index(ending) || ENDINGS.size)}")
+      # The bytes of a file of an ending of ENDINGS. Raises Refused, Unwritable.
+      def bytes(document, ending)
+        return css(document) if ending == ".css"
+        Formats.write_for(Formats.read(Formats.template(document), name: "template"), "styles#{ending}").bytes
       end
 
       # A class for each style that text is in, or that a style in use is based on, by its name (CSS 2.1), and the first
@@ -25,9 +24,10 @@ module Norvel
         [head, page(document.sections.first), *rules, ""].join("\n")
       end
 
-      # "heading-1" of "Heading 1"
-      def class_name(name)
-        name.downcase.gsub(/[^\p{Alnum}]+/, "-").gsub(/\A-|-\z/, "").sub(/\A(?=\d)/, "s-")
+      # "heading-1" of "Heading 1"; by its id where a name has no letters.
+      def class_name(style)
+        [style.name, style.id, "style"].map { |text| text.downcase.gsub(/[^\p{Alnum}]+/, "-").gsub(/\A-|-\z/, "") }
+          .find { |text| !text.empty? }.sub(/\A(?=\d)/, "s-")
       end
 
       def worn(document)
@@ -43,7 +43,7 @@ module Norvel
         paragraph = sheet.paragraph(document.cascade.of_style(style, :paragraph)) unless style.character?
         said = {**paragraph, **said, **sheet.lines_of(letters)} if paragraph
         declared = said.map { |name, value| "#{name}: #{value};" }.join(" ")
-        "#{"span" if style.character?}.#{class_name(style.name)} { #{declared} }"
+        "#{"span" if style.character?}.#{class_name(style)} { #{declared} }"
       end
 
       def page(section)

@@ -17,7 +17,6 @@ module Norvel
         @places = []
         @linked = {}
         @drawn = Hash.new { |all, paragraph| all[paragraph] = -marker(paragraph) }
-        @lost = 0
       end
 
       # Spans of a paragraph's line, as they are drawn, on a page of this height.
@@ -76,7 +75,7 @@ module Norvel
         span.letters.width(before) + (before.count(" ") * span.stretch.to_f)
       end
 
-      # {name of a bookmark => [reference of its page, its place from the page's foot]}
+      # {name of a bookmark => reference of its page}
       def targets(references, pages)
         @document.paragraphs.each_with_object({}) do |paragraph, found|
           names = paragraph.anchors.map(&:object).grep(Document::Bookmark).filter_map(&:name)

@@ -23,10 +23,12 @@ module Norvel
         </pdfaSchema:property></rdf:li></rdf:Bag></pdfaExtension:schemas>
       XML
 
+      UNWRITABLE = "\u0000-\u0008\u000B\u000C\u000E-\u001F" # letters that no XML holds (XML 1.0, 2.2)
+
       # info: the information dictionary; language: a tag; accessible: does it say that it is PDF/UA-1; archive: that it
       # is PDF/A-2u?
       def initialize(info, language, accessible: false, archive: false)
-        @info = info.transform_values { |text| CGI.escapeHTML(text.to_s) }
+        @info = info.transform_values { |text| CGI.escapeHTML(text.to_s.delete(UNWRITABLE)) }
         @language = CGI.escapeHTML(language)
         @accessible = accessible
         @archive = archive

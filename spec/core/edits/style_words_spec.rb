@@ -40,7 +40,7 @@ RSpec.describe Norvel::Edits::StyleWords do
     edit = described_class.new(1, 4..7, nil, plain: true)
     now = edit.apply(kept).after
     expect([now.paragraphs[0].runs[1].direct.keys.sort, edit.title(kept)])
-      .to eq [%i[language position], "“tide” as its paragraph is"]
+      .to eq [%i[language position], "Let “tide” look as its paragraph does"]
   end
 
   it "says when the words are not there" do

@@ -15,7 +15,7 @@ RSpec.describe Norvel::Formats::StylesAlone do
 
   def outside(ending, script)
     Dir.mktmpdir do |folder|
-      File.binwrite("#{folder}/s#{ending}", described_class.written(document, ending).bytes)
+      File.binwrite("#{folder}/s#{ending}", described_class.bytes(document, ending))
       out, status = Open3.capture2("/usr/bin/python3", "-c", script, "#{folder}/s#{ending}")
       expect(status).to be_success
       JSON.parse(out)
@@ -23,7 +23,7 @@ RSpec.describe Norvel::Formats::StylesAlone do
   end
 
   it "are a template of Office Open XML that holds none of the text" do
-    bytes = described_class.written(document, ".dotx").bytes
+    bytes = described_class.bytes(document, ".dotx")
     expect(part(bytes, "[Content_Types].xml")).to include("template.main+xml")
     again = Norvel::Formats.read(bytes, name: "s.dotx")
     expect(again.paragraphs.map(&:text).join).not_to include("Low water")
@@ -45,14 +45,19 @@ RSpec.describe Norvel::Formats::StylesAlone do
   end
 
   it "are a stylesheet with a class for each style in use, and the page" do
-    css = described_class.written(document, ".css").bytes
+    css = described_class.bytes(document, ".css")
     expect(css).to match(/^@page \{ size: 595\.3pt 841\.9pt; margin: [\d.]+pt [\d.]+pt [\d.]+pt 100\.0pt; \}$/)
     expect(css).to match(/^\.heading-1 \{ .*padding-top: 12\.0pt;.*font-weight: 700;.*color: #365f91;/)
     expect(css).to match(/^span\.place-name \{ .*font-style: italic;/)
     expect(css).not_to include("Low water")
   end
 
+  it "have a class for names without letters too" do
+    odd = docx(p(r("x"), '<w:pStyle w:val="S9"/>'), styles: style("S9", "—"))
+    expect(described_class.bytes(odd, ".css")).to match(/^\.s9 \{/)
+  end
+
   it "are of no other kind" do
-    expect { described_class.written(document, ".exe") }.to raise_error(IndexError)
+    expect { described_class.bytes(document, ".exe") }.to raise_error(Norvel::Refused, /\.exe/)
   end
 end

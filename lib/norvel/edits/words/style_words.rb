@@ -44,7 +44,8 @@ module Norvel
 
       def title(document)
         text = document.paragraph(@id).raw_text[@range].delete(Document::Run::UNSEEN)
-        "“#{text[0, 40]}” #{@plain ? "as its paragraph is" : "in #{@name || "no character style"}"}"
+        return "Let “#{text[0, 40]}” look as its paragraph does" if @plain
+        "“#{text[0, 40]}” in #{@name || "no character style"}"
       end
 
       private
