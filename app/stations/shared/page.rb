@@ -50,8 +50,8 @@ module Page
   # Pages of a station that have none of their own in the row of stations.
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
            captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", placeholders: "galley",
-           beside: "galley", plan: "findings", plan_waiting: "findings", place: "findings", roles: "survey",
-           templates: "styles", carried: "handover", accessible: "handover", submission: "handover",
+           beside: "galley", plan: "findings", plan_waiting: "findings", plan_moved: "findings", place: "findings",
+           roles: "survey", templates: "styles", carried: "handover", accessible: "handover", submission: "handover",
            drawing: "handover", ledger: nil}.freeze
 
   def here?(path)
