@@ -56,6 +56,12 @@ RSpec.describe "findings as plain pages" do
     expect(now.document.info).to include(subject: "Mills", keywords: "tides, mills")
   end
 
+  it "leads to where a title is said, where no words of the text can be it" do
+    plain = Manuscript.bring_in(package(p(r("The gate was shut at low water."))), filename: "a.docx")
+    get "/manuscripts/#{plain.id}/findings"
+    expect(page).to match(%r{<a class="btn" href="/manuscripts/#{plain.id}/handover#title">Say it …})
+  end
+
   it "tells how much is judged as it goes" do
     told = []
     document = docx(p(r("A line of the book.")) * 450)

@@ -329,6 +329,8 @@ RSpec.describe "stations as plain pages" do
     expect(document.info.slice(:title, :author, :language).values).to eq ["Handbook", "The warden", "en-GB"]
     form "describe", language: "English"
     expect_refused "not a language tag"
+    form "describe", title: "Handbook", language: "en-GB"
+    expect_refused "Nothing it says of itself was changed"
   end
 
   it "has each id once, those of the bench among them" do

@@ -19,6 +19,11 @@ module HandoverView
   STANDS = {met: "✓ met", not_met: "✗ not met", person: "for you to judge", absent: "– does not apply"}.freeze
   FIELDS = {"2.4.2" => "title", "3.1.1" => "language"}.freeze # that are filled in on Handover
 
+  # A title, an author …, as the fields for them show it; the language is that of its text where nothing else is said.
+  def said_of_itself(field)
+    document.info[field] || (document.styles.run_defaults[:language] if field == :language)
+  end
+
   # What became of a trial submission, in a few words.
   def submission_words(one)
     return "could not be looked at" if one.fault

@@ -99,10 +99,9 @@ class HandoverStation < Station
   end
 
   post("/manuscripts/:id/describe") do
-    fields = %i[title author subject keywords language].select { |field| params.key?(field) }
-    said = fields.to_h { |field| [field, params[field]] }
-    manuscript.perform(Norvel::Edits::Describe.new(said), version: params[:version])
-    redirect to(path_to("handover")), 303
+    said = sent_information
+    raise Norvel::Refused, "Nothing it says of itself was changed." if said.empty?
+    go_after manuscript.perform(Norvel::Edits::Describe.new(said), version: params[:version]).title, path_to("handover")
   end
 
   private
@@ -113,6 +112,14 @@ class HandoverStation < Station
     content_type SheetImages.kind(bytes) || halt(404)
     cache_control :private, max_age: 600
     bytes
+  end
+
+  # Of the fields that were sent, those that say something else now.
+  def sent_information
+    %i[title author subject keywords language].filter_map { |field|
+      said = params[field].to_s.strip
+      [field, said] if params.key?(field) && said != said_of_itself(field).to_s.strip
+    }.to_h
   end
 
   # Of the images whose fields were sent, those that say something else now.

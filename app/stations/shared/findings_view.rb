@@ -25,6 +25,8 @@ module FindingsView
 
   # Where what no mend can do is done: {rule => [its words, the steps of its address]}
   WAYS = {"accessible.alt_text" => ["Describe them …", "handover#images"],
+          "accessible.title" => ["Say it …", "handover#title"],
+          "accessible.language" => ["Say it …", "handover#language"],
           "clean.placeholder" => ["Fill them in …", "placeholders"]}.freeze
 
   def way_by_hand(rule)

@@ -12,11 +12,6 @@ module Norvel
       STYLE = "Placeholder Text"
       DOUBLE = /\A(?:\{\{|«)/
       BRACKETS = Survey::Search.new(%q(/\{\{[^{}\n]{1,60}\}\}|«[^«»\n]{1,60}»|\[[^\[\]\n]{2,80}\]|<[^<>\n]{2,80}>/))
-      # What forms ask for. Brackets in running text hold much else: what an editor put in, numbers of references.
-      ASKED = /\b(?:title|name|author|student|candidate|date|day|month|year|place|city|degree|department|faculty|school|
-        university|institute|supervisor|examiner|reader|subject|number|address|email|abstract|dedication|
-        acknowledge?ments|company|organi[sz]ation|insert|enter|type|choose|your|here|signature|text|
-        titel|name|datum|ort|jahr|fach|betreuer|autor|verfasser|nom|prénom|titre|année|fecha|nombre|título)\b/ix
       QUOTED = /\A\[(?:sic|emphasis|…|\.\.\.|italics|translation|trans\.|ed\.)/i
       LONGEST = 6 # words
 
@@ -50,11 +45,20 @@ module Norvel
         Place.new(paragraph: paragraph.id, places:, words:, name: bare(words), **more)
       end
 
-      # Does it ask for something, or stand alone?
+      # Does it ask for something, or stand alone? Brackets in running text hold much else: what an editor put in, numbers
+      # of references.
       def asks?(words, text)
         inside = bare(words)
         return false if words.match?(QUOTED) || inside.match?(/\d|https?:|@/) || inside.split.size > LONGEST
-        words == text.strip || inside.match?(ASKED)
+        words == text.strip || inside.match?(asking)
+      end
+
+      # Templates are in the language of the document, or in English.
+      def asking
+        @asking ||= begin
+          own = Survey::Language.of_document(@document) || Survey::Language.primary(@document.info[:language])
+          Survey::Language.asking(own, ("en" if own))
+        end
       end
 
       # Stretches in the style for them.

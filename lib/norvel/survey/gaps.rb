@@ -8,6 +8,7 @@ module Norvel
       PUSHING = ByHand::PUSHING
       # Roles whose blank lines are part of them.
       LINES = %w[code other contents_entry].freeze
+      NO_STYLE = "what stands beside them is in no style: put it in one first"
 
       # blanks: Paragraphs in a row that can go; before, after: the paragraphs around them, nil at an end
       # side, holder: :space_before or :space_after of which of the two makes the space, nil where none is needed
@@ -83,6 +84,7 @@ module Norvel
         sides.reverse! if after && @settled.role(after).start_with?("heading")
         side, holder = sides.find { |name, one| settled?(name, one) || free?(name, one, space(gap, name)) }
         return if side.nil? || settled?(side, holder)
+        return gap.stays = NO_STYLE if @document.style_of(holder).nil?
         gap.side, gap.holder, gap.space = side, holder, space(gap, side)
       end
 

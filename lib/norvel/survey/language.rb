@@ -12,6 +12,7 @@ module Norvel
         entry["words"].each { |word| all[word] << tag }
       }.tap { |all| all.default = nil }.freeze
       LETTERS = DATA.transform_values { |entry| entry["letters"] }.freeze
+      ASKED = DATA.transform_values { |entry| /\b(?:#{entry["asked"].join("|")})\b/i }.freeze
       NAMES = DATA.transform_values { |entry| entry["name"] }.freeze
       FEW = 4 # signs of a language; fewer are none
       LEAD = 1.6 # times as many as of any other
@@ -61,6 +62,12 @@ module Norvel
       # The language of a tag: "en" of "en-GB".
       def primary(tag)
         tag.to_s.downcase[/\A[a-z]{2,3}/]
+      end
+
+      # What matches the words by which forms in these languages ask for something; in all of them for none that is known.
+      def asking(*tags)
+        known = ASKED.values_at(*tags.compact).compact
+        Regexp.union(known.empty? ? ASKED.values : known)
       end
 
       # A language tag in English words.

@@ -137,4 +137,13 @@ RSpec.describe Norvel::Edits do
         '<w:ind w:left="721"/>'))
     expect(Norvel::Survey::NearMisses.new(meant).misses).to be_empty
   end
+
+  it "says what the document is, and takes away what it should not say any more" do
+    described = described_class::Describe.new({title: "Tides", language: "pt", author: ""}).apply(document)
+    expect(described.title).to eq "Set title “Tides”, language “pt”; took away author"
+    emptied = described_class::Describe.new({title: "", language: " "}).apply(described.after)
+    again = reread(emptied.after)
+    expect([emptied.title, again.info[:title], again.info[:language], again.styles.run_defaults[:language]])
+      .to eq ["Took away title, language", nil, nil, nil]
+  end
 end

@@ -150,6 +150,15 @@ RSpec.describe Norvel::Guide::Plan do
           [1, "they part lines that are meant as they stand"])
     end
 
+    it "stay where nothing is in a style that could hold the space (some writers make no styles at all)" do
+      stub_const("OpenDocument::STANDARD", "")
+      one = "<text:p>#{running}</text:p>"
+      made = described_class.new(Norvel::Guide.none, OpenDocument.new("#{one}<text:p/>" * 3 + one).document)
+      expect(made.left.find { |entry| entry[:rule] == "clean.blank_paragraph" })
+        .to include(count: 3, why: "what stands beside them is in no style: put it in one first")
+      expect(made.after.paragraphs.count(&:blank?)).to eq 3
+    end
+
     it "go without a space where the guide says how much there is" do
       tight = Norvel::Guide.new(guide.source.sub("bold: false}", "bold: false, space_before: 0pt, space_after: 0pt}"))
       after = plan((p(r(running)) + p("")) * 4, guide: tight).after

@@ -16,6 +16,14 @@ RSpec.describe Norvel::Structure::Placeholders do
       "<name@ravelmouth.example>")).to eq []
   end
 
+  it "ask in the language of the document too" do
+    portuguese = "As marés da enseada foram lidas de hora em hora, e os valores não mudam mais do que um palmo."
+    expect(names("Relatório de [ano]", "por [o autor]", portuguese)).to eq ["ano", "o autor"]
+    expect(names("Bericht von [Vorname und Nachname]")).to eq ["Vorname und Nachname"]
+    english = "The tides of the cove were read by the hour, and the values are not more than a hand apart."
+    expect(names("the report of [ano]", "[data] of it", english)).to eq []
+  end
+
   it "are words in the style for them" do
     holding = '<w:rStyle w:val="PT"/>'
     styled = docx(p(r("By ") + r("Click to enter", holding) + r(" a name", holding) + r(".")),

@@ -41,6 +41,10 @@ RSpec.describe Norvel::Survey::Language do
     "it" => "Il mulino rimase asciutto per molti inverni, e il registro dice che non fu riparato prima della piena."
   }.each { |tag, text| it("tells #{tag}") { expect(described_class.of(text)).to eq tag } }
 
+  it "has words alone as its signs (“no” and “on” without quotes are no words in YAML)" do
+    expect(described_class::DATA.values.flat_map { |entry| entry["words"] + entry["asked"] }).to all be_a(String)
+  end
+
   it "says nothing of a few words, numbers or names" do
     expect(["", "Ravelmouth 1871", "Salt and Timber", "12 34 56"].map { |text| described_class.of(text) })
       .to eq [nil] * 4

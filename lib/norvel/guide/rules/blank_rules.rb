@@ -35,8 +35,8 @@ module Norvel
           return TAKEN.with(why: gap.stays) if gap.stays
           return SPACE unless others
           style = @document.style_of(gap.holder)
-          first = "put them in styles first" if style&.default
-          more = "#{others} others in #{style&.name} have no such space and would get it too" if others.positive?
+          first = "put them in styles first" if style.default
+          more = "#{others} others in #{style.name} have no such space and would get it too" if others.positive?
           EQUAL.with(why: [more, first].compact.join("; "))
         end
 
