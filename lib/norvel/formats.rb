@@ -14,10 +14,12 @@ module Norvel
     # canonical    ->(document) { the document as a file of this format tells it, to be compared with what was written }
     # terms        what a Translation needs to know of it
     # builder      ->(document in its terms, CarryReport) { bytes of a new file }
+    # joiner       ->(base, text, from:, till:, apart:) { bytes of the one with the text of the other in it }, both
+    # Documents of the format as they were read: Docx::Joining says what the others are
     # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both
     # exist
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :conventions, :canonical,
-      :terms, :builder, :kinds,
+      :terms, :builder, :joiner, :kinds,
       canonical: ->(document) { document }) do
       def extension
         extensions.keys.first

@@ -45,8 +45,8 @@ module Norvel
         Place.new(paragraph: paragraph.id, places:, words:, name: bare(words), **more)
       end
 
-      # Does it ask for something, or stand alone? Brackets in running text hold much else: what an editor put in, numbers
-      # of references.
+      # Does it ask for something, or stand alone? Brackets in running text hold much else: what an editor put in,
+      # numbers of references.
       def asks?(words, text)
         inside = bare(words)
         return false if words.match?(QUOTED) || inside.match?(/\d|https?:|@/) || inside.split.size > LONGEST

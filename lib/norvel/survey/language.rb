@@ -64,7 +64,8 @@ module Norvel
         tag.to_s.downcase[/\A[a-z]{2,3}/]
       end
 
-      # What matches the words by which forms in these languages ask for something; in all of them for none that is known.
+      # What matches the words by which forms in these languages ask for something; in all of them for none that is
+      # known.
       def asking(*tags)
         known = ASKED.values_at(*tags.compact).compact
         Regexp.union(known.empty? ? ASKED.values : known)

@@ -13,6 +13,8 @@ module Norvel
         PACKAGE_RELS = "http://schemas.openxmlformats.org/package/2006/relationships"
         OFFICE_RELS = "http://schemas.openxmlformats.org/officeDocument/2006/relationships"
         STRICT_RELS = "http://purl.oclc.org/ooxml/officeDocument/relationships"
+        RELATIONS = [OFFICE_RELS, STRICT_RELS].freeze
+        COMPATIBILITY = "http://schemas.openxmlformats.org/markup-compatibility/2006"
         CONTENT_TYPES = "http://schemas.openxmlformats.org/package/2006/content-types"
         PICTURE_URI = "http://schemas.openxmlformats.org/drawingml/2006/picture"
         TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml."

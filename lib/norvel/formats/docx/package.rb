@@ -6,7 +6,8 @@ module Norvel
       # The parts of a .docx by what they are, found by relationships and never by fixed paths (ISO/IEC 29500-2).
       # Parts are parsed once and kept: a writer changes them and asks for their bytes.
       class Package
-        Relationship = Struct.new(:id, :kind, :target, :external)
+        # kind: the last word of its type; target: a path in the package, or an address where it is external
+        Relationship = Struct.new(:id, :kind, :target, :external, :type)
 
         KINDS = {
           /wordprocessingml\.(?:document|template)\.main\+xml\z/ => :text,
@@ -73,6 +74,14 @@ module Norvel
           relationships("").find { |r| r.kind == "core-properties" }&.target
         end
 
+        # The type of a part as the package says it, or nil.
+        def content_type(path)
+          types = XML.parse(@container.read("[Content_Types].xml"), "[Content_Types].xml").root.element_children
+          type = types.find { |e| e["PartName"].to_s.casecmp?("/#{path}") } ||
+            types.find { |e| e["Extension"].to_s.casecmp?(File.extname(path).delete(".")) }
+          type && type["ContentType"].to_s
+        end
+
         private
 
         def theme
@@ -100,8 +109,8 @@ module Norvel
           XML.parse(bytes, path).root.element_children.map do |element|
             external = element["TargetMode"] == "External"
             kind = element["Type"].to_s.split("/").last.to_s
-            Relationship.new(element["Id"], kind, external ? element["Target"] : resolve(folder, element["Target"]
-              .to_s), external)
+            target = external ? element["Target"] : resolve(folder, element["Target"].to_s)
+            Relationship.new(element["Id"], kind, target, external, element["Type"].to_s)
           end
         end
 
@@ -113,10 +122,8 @@ module Norvel
         end
 
         def check_kind
-          types = XML.parse(@container.read("[Content_Types].xml"), "[Content_Types].xml").root.element_children
-          type = types.find { |e| e["PartName"].to_s.casecmp?("/#{main_path}") } ||
-            types.find { |e| e["Extension"].to_s.casecmp?(File.extname(main_path).delete(".")) }
-          kind = KINDS.find { |pattern, _| type && type["ContentType"].to_s.match?(pattern) }&.last
+          type = content_type(main_path)
+          kind = KINDS.find { |pattern, _| type&.match?(pattern) }&.last
           raise UnreadableFile, "#{kind}, not a text document." if kind.is_a?(String)
           raise UnreadableFile, "The package holds no text document." unless kind
         end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # One .docx with the text of another in it. The package of the first stays as it is; body, notes, images, lists
+      # and styles of the other are taken in as their elements are, with ids and names that nothing had before. A style
+      # of the same name is the same style: that of the first.
+      class Joining
+        # base, text: Documents as they were read from their files
+        # from: the place in base.paragraphs of the first paragraph whose place the text takes, nil for none: at the end
+        # till: the place of the first paragraph that stays after it, nil where all goes
+        # apart: does the text begin on a new page?
+        # Raises Refused.
+        def initialize(base, text, from: nil, till: nil, apart: false)
+          @base, @text = [base, text].map { |one| reader(one) }
+          if @base.package.main.strict? != @text.package.main.strict?
+            raise Refused, "One of the files is of the strict kind of .docx and the other is not: hand one over as " \
+              ".odt and bring it in again."
+          end
+          @apart = apart
+          @place = JoiningPlace.new(@base, from:, till:)
+          @changes = PackageChanges.new(@base.package)
+        end
+
+        # The bytes of the file that holds both.
+        def bytes
+          names = renaming
+          moved = taken_in
+          names.rename(moved, @text.package.main_path, @base.package.main_path)
+          begin_apart(moved) if @apart
+          @place.put(moved)
+          declare(main, @text.package.main)
+          names.carry_notes
+          names.drop_notes(@place.gone)
+          (names.parts + [main]).uniq.each { |part| @changes.changed[part.path] = part.bytes }
+          Archive.write(@base.package.container, @changes.changed)
+        end
+
+        private
+
+        def reader(document)
+          Reader.new(document.source, name: document.name, keep_nodes: true).tap(&:document)
+        end
+
+        def main
+          @base.package.main
+        end
+
+        def renaming
+          JoiningNames.new(@base, @text, @changes)
+        end
+
+        # What stands in the body of the other, its last section's set-up left behind.
+        def taken_in
+          body = @text.package.main.child(@text.package.main.root, "body")
+          nodes = body.element_children.to_a
+          nodes.pop if nodes.last&.name == "sectPr"
+          @place.set_up(nodes, @text.package.main)
+          nodes
+        end
+
+        def begin_apart(nodes)
+          first = nodes.find { |node| node.name == "p" } or return
+          part = @text.package.main
+          part.place(part.place(first, "pPr"), "pageBreakBefore")
+        end
+
+        # Prefixes that the other's root binds are bound here too, since some stand in values (mc:Ignorable, Requires).
+        def declare(part, other)
+          ours = part.root.namespaces
+          other.root.namespace_definitions.each do |space|
+            next if space.prefix.nil? || ours.key?("xmlns:#{space.prefix}")
+            part.root.add_namespace_definition(space.prefix, space.href)
+          end
+          ignored = [part, other].flat_map { |one| one.root.attribute("Ignorable")&.value.to_s.split }.uniq
+          return if ignored.empty?
+          part.root.add_namespace_definition("mc", Names::COMPATIBILITY) unless part.root.namespaces.key?("xmlns:mc")
+          part.root["mc:Ignorable"] = ignored.join(" ")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Formats
+    module Docx
+      # The place in a .docx where the text of another goes, and the sections there (ISO/IEC 29500-1 17.6): what it
+      # replaces goes, and the set-up that held for that holds for the text.
+      class JoiningPlace
+        # The elements that went.
+        attr_reader :gone
+
+        # base: a Reader with its elements; from, till: as Joining has them
+        def initialize(base, from:, till:)
+          @part = base.package.main
+          @body = @part.child(@part.root, "body")
+          @paragraphs = base.text.nodes.paragraphs
+          @from = from
+          @till = till
+          @gone = []
+          @own = governing
+        end
+
+        # Gives the sections of a text the set-up of this place: those that lie across keep their sheets, with the heads
+        # and feet of the section before. part: of the text
+        def set_up(nodes, part)
+          found = nodes.flat_map { |node| node.xpath(".//*[local-name()='pPr']/*[local-name()='sectPr']").to_a }
+          found.each_with_index do |section, number|
+            across = landscape?(section, part) != landscape?(@own, @part)
+            across ? keep_across(section, part, number.zero?) : section.replace(like_own(section, part, number.zero?))
+          end
+          @begun = found.any?
+        end
+
+        # Puts elements in the place of what was there.
+        def put(nodes)
+          last = @from ? @paragraphs[@from] : nil
+          first = last && top(last, @from.zero? ? nil : @paragraphs[@from - 1])
+          after = first ? first.previous_element : last_of_body
+          holder = first ? first.parent : @body
+          clear(first, @till && @paragraphs[@till]) if first
+          nodes.reverse_each { |node| after ? after.add_next_sibling(node) : holder.prepend_child(node) }
+          close_section(nodes)
+          loose_ends
+        end
+
+        private
+
+        # The section that the first replaced paragraph stands in.
+        def governing
+          return @part.place(@body, "sectPr") unless @from
+          @paragraphs.drop(@from).each { |node| (found = section_of(node)) and return found }
+          @part.place(@body, "sectPr")
+        end
+
+        def section_of(paragraph)
+          properties = @part.child(paragraph, "pPr")
+          properties && @part.child(properties, "sectPr")
+        end
+
+        # The highest element around a paragraph that the one before it does not stand in.
+        def top(node, before)
+          around = before ? before.ancestors.to_a : []
+          node = node.parent until node.parent == @body || around.include?(node.parent)
+          node
+        end
+
+        def last_of_body
+          @body.element_children.reject { |node| node.name == "sectPr" }.last
+        end
+
+        # Takes out from an element to the one that holds another.
+        def clear(node, stays)
+          until node.nil? || (stays && (node == stays || stays.ancestors.include?(node))) || node.name == "sectPr"
+            following = node.next_element
+            @gone << node
+            node.remove
+            node = following
+          end
+        end
+
+        # Where the text's section ended before what stays, it ends with the text; where nothing stays, its set-up is
+        # that of the end.
+        def close_section(nodes)
+          ended = @gone.any? { |node| node == @own || @own.ancestors.include?(node) }
+          own = like_own(nil, nil, !@begun)
+          return (final = @part.child(@body, "sectPr")) && final.replace(own) unless @till
+          return unless ended
+          last = nodes.last
+          last = last.add_next_sibling(@part.create("p")) unless last&.name == "p"
+          @part.insert(@part.place(last, "pPr"), own)
+        end
+
+        # A copy of the place's set-up, that begins as the text's section does. first: as the place did
+        def like_own(section, part, first)
+          copy = @own.dup
+          return copy if first
+          count_on(copy)
+          @part.drop(copy, "titlePg")
+          starts = section && part.child(section, "type")
+          @part.drop(copy, "type")
+          @part.set(@part.place(copy, "type"), "val", part.attr(starts, "val")) if starts
+          copy
+        end
+
+        # Heads and feet are those of the section before, page numbers those of the place.
+        def keep_across(section, part, first)
+          %w[headerReference footerReference titlePg pgNumType].each { |name| part.drop(section, name) }
+          number = @part.child(@own, "pgNumType") or return
+          part.insert(section, number.dup)
+          count_on(section) unless first
+        end
+
+        # Pages are counted on from the section before.
+        def count_on(section)
+          number = @part.child(section, "pgNumType")
+          @part.unset(number, "start") if number
+        end
+
+        def landscape?(section, part)
+          size = part.child(section, "pgSz") or return false
+          part.attr(size, "w").to_f > part.attr(size, "h").to_f
+        end
+
+        # Places whose other end is gone.
+        def loose_ends
+          starts, ends = %w[bookmarkStart bookmarkEnd].map { |name| @body.xpath(".//*[local-name()='#{name}']").to_a }
+          ids = [starts, ends].map { |nodes| nodes.map { |node| @part.attr(node, "id") } }
+          both = ids[0] & ids[1]
+          (starts + ends).each { |node| node.remove unless both.include?(@part.attr(node, "id")) }
+        end
+      end
+    end
+  end
+end

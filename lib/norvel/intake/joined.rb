@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Intake
+    # Texts put into one document: chapters behind the first of them, or a text into a template, in the place of what
+    # the template says there. What is before and after that place stays as the file has it, with its title page, fields
+    # and controls; the texts are dressed in its styles first, so that styles, numbers of headings and page labels go
+    # through.
+    class Joined
+      # base: a Document as its file has it; texts: Documents of any format, in their order
+      # from, till: Paragraphs of the base, or nil: the first whose place the texts take, and the first that stays after
+      # them. Without from they stand at the end, with both the same they are put before it.
+      # apart: does each begin on a new page?
+      # chosen: what Edits::ApplyTemplate takes for styles without namesake
+      def initialize(base, texts, from: nil, till: nil, apart: false, chosen: {})
+        raise Refused, "There is no text to put in." if texts.empty?
+        @base, @texts = base, texts
+        @places = [from, till].map { |one| one && base.position(one.id) }
+        if @places.all? && @places[1] < @places[0]
+          raise Refused, "What stays after the text stands before the place where it goes."
+        end
+        @apart, @chosen = apart, chosen
+      end
+
+      # The document that holds all, read from its file: nothing of it has been changed since. Raises Refused,
+      # Unwritable.
+      def document
+        made = brought_up_to_date(@texts.each_with_index.inject(@base) { |now, (text, n)| joined(now, text, n) })
+        return made if words(made) == expected
+        raise Unwritable, "The texts could not be joined without words being lost, so nothing was made."
+      end
+
+      private
+
+      def joined(base, text, number)
+        from, till = @places
+        after = base.paragraphs.size - (till ? @base.paragraphs.size - till : 0)
+        from = till && after unless number.zero?
+        bytes = Formats[base.format].joiner.call(base, in_its_styles(text),
+          from:, till: till && after, apart: @apart || number.positive?)
+        Formats.read(bytes, name: base.name)
+      end
+
+      # The text as a file of the base's format, in its styles.
+      def in_its_styles(text)
+        text = written(text) unless text.format == @base.format
+        edit = Edits::ApplyTemplate.new(@base, numbering: true, chosen: @chosen)
+        written(with_own_lists(edit.apply(text).after))
+      end
+
+      # A list that a style has counts through a document. Those of headings count on behind those of the base where it
+      # numbers them too; all others get a list of their own, so that the text counts as it did.
+      def with_own_lists(text)
+        fresh = {}
+        numbering = text.numbering
+        own = lists_of_styles(text) { true } - lists_of_styles(text) { |style| counts_on?(text, style) }
+        changed = text.paragraphs.filter_map do |paragraph|
+          id, level = text.cascade.list_of(paragraph)
+          next unless own.include?(id)
+          numbering, fresh[id] = numbering.add(text.numbering.list(id)) unless fresh[id]
+          paragraph.with(direct: paragraph.direct.merge(list_id: fresh[id], list_level: level))
+        end
+        text.replace(changed).with(numbering:)
+      end
+
+      def lists_of_styles(text, &)
+        text.styles.by_id.values.select(&).filter_map { |style| style.paragraph[:list_id] }
+      end
+
+      def counts_on?(text, style)
+        Survey::StyleRoles.of_style(text.styles, style).to_s.start_with?("heading") &&
+          !@base.styles.named(style.name, style.type)&.paragraph&.[](:list_id).nil?
+      end
+
+      def written(document)
+        Formats.read(Formats.write(document, as: @base.format).bytes, name: document.name)
+      end
+
+      # What is computed (lists of contents, numbers) is so for the whole.
+      def brought_up_to_date(document)
+        edits = [Edits::RefreshNumbers.new]
+        edits << Edits::RefreshLists.new if Structure::ContentsLists.in(document).any?
+        edits.inject(document) do |now, edit|
+          edit.apply(now)&.after || now
+        rescue Refused
+          now # a list that has nothing to name stays as it is, and is a finding
+        end.then { |now| written(now) }
+      end
+
+      # --- proof ---
+
+      def expected
+        before, after = parts_of_base
+        squeezed(before + @texts.flat_map(&:paragraphs) + after)
+      end
+
+      def words(document)
+        squeezed(document.paragraphs)
+      end
+
+      def parts_of_base
+        from, till = @places
+        return [@base.paragraphs, []] unless from
+        [@base.paragraphs.first(from), till ? @base.paragraphs.drop(till) : []]
+      end
+
+      # The words of paragraphs, without what fields compute: that may say something else in the whole.
+      def squeezed(paragraphs)
+        computed = ->(run) { run.within.any?(Document::Field) }
+        paragraphs.map { |one| one.runs.reject(&computed).map(&:text).join }.join.gsub(/[[:space:]]/, "")
+      end
+    end
+  end
+end

@@ -1,0 +1,136 @@
+# frozen_string_literal: true
+
+# A text in the place of a template's, and chapters behind each other. What a package must keep: unique ids,
+# relationships that lead somewhere (ISO/IEC 29500-2 6.5, 29500-1 17.13.6, 20.4.2.5).
+RSpec.describe Norvel::Intake::Joined do
+  def style(id, name, letters = "")
+    %(<w:style w:type="paragraph" w:styleId="#{id}"><w:name w:val="#{name}"/><w:rPr>#{letters}</w:rPr></w:style>)
+  end
+
+  let(:template) do
+    numbers = '<w:pgNumType w:fmt="lowerRoman"/>'
+    front = p(r("College of Ravelmouth"), '<w:pStyle w:val="Cover"/>') +
+      %(<w:sdt><w:sdtPr><w:id w:val="7"/><w:alias w:val="Author"/></w:sdtPr><w:sdtContent>) +
+      %(#{p(r("Your name"))}</w:sdtContent></w:sdt>) +
+      p(r("A declaration") + note(1), sheet(numbers))
+    body = p(r("Introduction"), '<w:pStyle w:val="H1"/>') + p(r("Write here.") + note(2)) + table([%w[a b]]) +
+      p(r("still here"), sheet('<w:pgNumType w:start="1"/>'))
+    docx(front + body + p(r("References"), '<w:pStyle w:val="H1"/>') + p(r("Add them here.")) + section,
+      styles: style("H1", "heading 1", "<w:b/>") + style("Cover", "Cover"),
+      footnotes: footnote(1, "signed") + footnote(2, "of the sample"))
+  end
+  let(:chapter) do
+    lists = %(<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/>) +
+      '<w:lvlText w:val="%1)"/></w:lvl></w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
+    in_list = '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>'
+    mark = %(<w:bookmarkStart w:id="0" w:name="mill"/>#{r("The mill")}<w:bookmarkEnd w:id="0"/>)
+    body = p(mark, '<w:pStyle w:val="Titel1"/>') + p(r("It was dry.") + note(1) + image(1)) + p(r("one"), in_list) +
+      p(r("two"), in_list) + table([%w[year toll], %w[1871 3]]) + p(r("wide"), sheet("", across: true)) +
+      p('<w:fldSimple w:instr=" REF mill \h "><w:r><w:t>The mill</w:t></w:r></w:fldSimple>') + section(footer: false)
+    bytes = package(body, footnotes: footnote(1, "a register"), image: "\x89PNG\r\n\x1A\n".b,
+      styles: style("Titel1", "heading 1", "<w:i/>"))
+    Norvel::Formats.read(with_lists(bytes, lists), name: "chapter.docx")
+  end
+
+  def sheet(numbers, across: false)
+    size = across ? 'w:w="16838" w:h="11906" w:orient="landscape"' : 'w:w="11906" w:h="16838"'
+    %(<w:sectPr><w:pgSz #{size}/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" ) +
+      %(w:footer="708" w:gutter="0"/>#{numbers}</w:sectPr>)
+  end
+
+  def at(document, text) = document.paragraphs.find { |one| one.text == text }
+
+  # Ids that two have, and relationships that lead nowhere.
+  def faults(document)
+    container = Norvel::Formats::Container.new(written(document))
+    main = Nokogiri::XML(container.read("word/document.xml"))
+    ids = %w[bookmarkStart docPr].flat_map do |name|
+      found = main.xpath("//*[local-name()='#{name}']/@*[local-name()='id']").map(&:value)
+      found.tally.select { |_, count| count > 1 }.keys
+    end
+    ids + container.names.grep(/\.rels\z/).flat_map { |path| nowhere(container, path) }
+  end
+
+  def nowhere(container, path)
+    inside = Nokogiri::XML(container.read(path)).root.element_children.reject { |one| one["TargetMode"] }
+    folder = "/#{File.dirname(path, 2)}"
+    inside.map { |one| File.expand_path(one["Target"], folder).delete_prefix("/") }
+      .reject { |target| container.include?(target) }
+  end
+
+  let(:place) { {from: at(template, "Introduction"), till: at(template, "References")} }
+
+  # Looks and markers; headings may count on.
+  def shown(document, paragraphs)
+    paragraphs.map do |one|
+      look, marker = document.look(one), document.markers[one.id]
+      [look.values.except(:list, :list_id, :list_level), look[:outline_level].positive? ? marker.nil? : marker]
+    end
+  end
+
+  let(:whole) do
+    described_class.new(template, [chapter], **place).document
+  end
+
+  it "puts a text where the template has its own, between what stands before and after" do
+    expect(whole.paragraphs.map(&:text).map { |text| text.delete(Norvel::Document::Run::NOTE) }).to match(
+      ["College of Ravelmouth", "Your name", "A declaration", "The mill", a_string_starting_with("It was dry."), "one",
+        "two", "year", "toll", "1871", "3", "wide", "The mill", "References", "Add them here."]
+    )
+    expect(faults(whole)).to eq []
+  end
+
+  it "has the template's styles, numbers its own lists, and keeps notes and images apart" do
+    head = whole.paragraphs[3]
+    expect([whole.style_of(head).name, whole.style_of(head).id, whole.letter_look(head)[:bold]])
+      .to eq ["Heading 1", "H1", true]
+    expect(whole.markers.values_at(at(whole, "one").id, at(whole, "two").id)).to eq %w[1) 2)]
+    notes = whole.stories.select(&:note?).map { |story| story.paragraphs.map(&:text).join.strip }
+    expect(notes).to eq ["signed", "a register"]
+    expect(whole.pictures.map(&:path).compact.size).to eq 1
+    field = whole.paragraphs[12].runs.flat_map(&:within).first
+    expect(field.computes.bookmark).to eq "mill"
+  end
+
+  it "keeps what the template has around them: controls, sections, the count of pages" do
+    expect(written(whole).then { |bytes| part(bytes, "word/document.xml") }).to include('<w:alias w:val="Author"/>')
+    expect(whole.sections.map { |one| [one.landscape?, one.number_start, one.number_format] })
+      .to eq [[false, nil, "lower_roman"], [true, 1, "decimal"], [false, nil, "decimal"], [false, nil, "decimal"]]
+  end
+
+  it "stands behind each other, each on a new page, with places and lists of their own" do
+    joined = described_class.new(chapter, [chapter, chapter], apart: true).document
+    expect(joined.paragraphs.count { |one| one.text == "The mill" }).to eq 6
+    heads = joined.paragraphs.select { |one| one.text == "The mill" && one.style_id }
+    expect(heads.map { |one| joined.look(one)[:page_break_before] }).to eq [false, true, true]
+    expect(joined.markers.values_at(*joined.paragraphs.select { |one| one.text == "two" }.map(&:id))).to eq ["2)"] * 3
+    fields = joined.paragraphs.flat_map { |one| one.runs.flat_map(&:within) }
+    places = fields.filter_map { |one| one.computes&.bookmark }
+    expect([places.uniq.size, faults(joined)]).to eq [3, []]
+  end
+
+  it "takes in a text of another format, and plain words" do
+    odt = Norvel::Formats.read(Norvel::Formats.write(chapter, as: "odt").bytes, name: "chapter.odt")
+    plain = Norvel::Formats.read("# Tides\n\nThey rise[^1].\n\n[^1]: Twice.\n", name: "tides.md")
+    joined = described_class.new(template, [odt, plain], **place).document
+    expect(joined.paragraphs.map(&:text)).to include("two", "Tides").and end_with("References", "Add them here.")
+    expect([faults(joined), joined.stories.count(&:note?)]).to eq [[], 3]
+  end
+
+  it "refuses what has no place" do
+    expect { described_class.new(template, []) }.to raise_error(Norvel::Refused, /no text/)
+    wrong = {from: place[:till], till: place[:from]}
+    expect { described_class.new(template, [chapter], **wrong) }.to raise_error(Norvel::Refused, /stands before/)
+  end
+
+  it "loses no word and no look of documents mixed by chance" do
+    SomeOf.seeds(1..9).each do |seed|
+      base, text = Mixed.new(seed).document, Mixed.new(seed + 100).document
+      joined = described_class.new(base, [text]).document
+      text = Norvel::Edits::ApplyTemplate.new(base, numbering: true).apply(text).after
+      behind = joined.paragraphs.drop(base.paragraphs.size)
+      expect(shown(joined, behind)).to eq shown(text, text.paragraphs)
+      expect(faults(joined)).to eq []
+    end
+  end
+end
