@@ -14,6 +14,9 @@ module Norvel
       # chosen: what Edits::ApplyTemplate takes for styles without namesake
       def initialize(base, texts, from: nil, till: nil, apart: false, chosen: {})
         raise Refused, "There is no text to put in." if texts.empty?
+        unless Formats[base.format].joiner
+          raise Refused, "Nothing can be put into a #{Formats[base.format].label} file: hand it over as .odt first."
+        end
         @base, @texts = base, texts
         @places = [from, till].map { |one| one && base.position(one.id) }
         if @places.all? && @places[1] < @places[0]

@@ -237,6 +237,16 @@ RSpec.describe "Writing an OpenDocument text" do
       .to be_nil
   end
 
+  it "keeps a field whole whose number grows where a place ends before it" do
+    field = %(<text:sequence text:name="Table" text:formula="ooow:Table+1" style:num-format="1">)
+    number = ->(n) { "#{field}#{n}</text:sequence>" }
+    last = %(<text:p>Salt <text:bookmark-start text:name="b"/>here<text:bookmark-end text:name="b"/>) +
+      "#{number[4]}</text:p>"
+    counted = OpenDocument.new("<text:p>Tides #{number[1]}</text:p>" * 11 + last).document
+    now = again(apply(counted, Norvel::Edits::RefreshNumbers.new))
+    expect(now.paragraphs.last.runs.map(&:text)).to eq ["Salt here", "12"]
+  end
+
   it "says title, author and language where the standard has them" do
     changed = apply(document, Norvel::Edits::Describe.new({title: "Tides", author: "Mirre", language: "de"}))
     expect(again(changed).info.values_at(:title, :author, :language)).to eq %w[Tides Mirre de]

@@ -109,6 +109,74 @@ RSpec.describe Norvel::Intake::Joined do
     expect([places.uniq.size, faults(joined)]).to eq [3, []]
   end
 
+  describe "of OpenDocument texts" do
+    let(:styles) { %(<style:style style:name="Head" style:family="paragraph" style:display-name="Chapter head"/>) }
+    let(:base) do
+      begins = %(<style:style style:name="P1" style:family="paragraph" style:parent-style-name="Head" ) +
+        %(style:master-page-name="Standard"><style:paragraph-properties style:page-number="1"/></style:style>)
+      OpenDocument.new(%(<text:p>Title</text:p><text:section text:name="s"><text:h text:style-name="P1" ) +
+        %(text:outline-level="1">Introduction</text:h><text:p>Here.</text:p></text:section><text:p>End</text:p>),
+        styles:, automatic: begins).document
+    end
+    let(:text) do
+      set = %(<style:style style:name="P1" style:family="paragraph"><style:text-properties fo:font-weight="bold"/>) +
+        %(</style:style><style:style style:name="P2" style:family="paragraph" style:master-page-name="Wide"/>)
+      wide = OpenDocument::LAYOUT.sub("pm1", "pm2").sub("21cm", "29.7cm").sub(/height="29.7cm"/, 'height="21cm"')
+      note = %(<text:note text:id="n1" text:note-class="footnote"><text:note-citation>1</text:note-citation>) +
+        %(<text:note-body><text:p>A register.</text:p></text:note-body></text:note>)
+      drawn = %(<draw:frame draw:name="f" text:anchor-type="as-char" svg:width="1cm" svg:height="1cm"><draw:image ) +
+        %(xlink:href="Pictures/a.png"/></draw:frame>)
+      OpenDocument.new(%(<text:h text:style-name="Head" text:outline-level="1"><text:bookmark text:name="s"/>Mills) +
+        %(</text:h><text:p text:style-name="P1">Dry#{note}#{drawn}</text:p><text:p text:style-name="P2">Wide</text:p>),
+        styles:, automatic: set, pages: OpenDocument::LAYOUT + wide, files: {"Pictures/a.png" => "png"},
+        masters: OpenDocument::MASTER + OpenDocument::MASTER.sub("Standard", "Wide").sub("pm1", "pm2")).document
+    end
+
+    it "puts one where the other has its own, with pages, notes and files" do
+      joined = described_class.new(base, [text, text], from: at(base, "Introduction"), till: at(base, "End")).document
+      signs = Norvel::Document::Run::NOTE + Norvel::Document::Run::OBJECT
+      expect(joined.paragraphs.map { |one| one.text.delete(signs) })
+        .to eq ["Title", *%w[Mills Dry Wide] * 2, "End"]
+      expect(joined.sections.map { |one| [one.landscape?, one.number_start] }.first(3))
+        .to eq [[false, nil], [false, 1], [true, nil]]
+      dry = joined.paragraphs.select { |one| one.text.start_with?("Dry") }
+      expect(dry.map { |one| joined.letter_look(one)[:bold] }).to eq [true, true]
+      paths = joined.pictures.map(&:path)
+      expect([joined.stories.count(&:note?), paths.uniq.size, paths.map { |path| joined.source.read(path) }.uniq])
+        .to eq [2, 2, ["png"]]
+    end
+
+    it "refuses a place within a list, and a single file" do
+      list = OpenDocument.new("<text:list><text:list-item><text:p>one</text:p></text:list-item>" \
+        "<text:list-item><text:p>two</text:p></text:list-item></text:list>").document
+      expect { described_class.new(list, [text], from: at(list, "two")).document }
+        .to raise_error(Norvel::Refused, /within a list/)
+      flat = Norvel::Formats.read(OpenDocument.new("<text:p>one</text:p>").flat, name: "one.fodt")
+      expect { described_class.new(flat, [text]) }.to raise_error(Norvel::Refused, /hand it over as \.odt/)
+    end
+
+    it "loses no word and no look of texts mixed by chance" do
+      SomeOf.seeds(1..9).each do |seed|
+        base, text = MixedOpen.new(seed).document, MixedOpen.new(seed + 100).document
+        joined = described_class.new(base, [text]).document
+        text = Norvel::Edits::ApplyTemplate.new(base, numbering: true).apply(text).after
+        behind = joined.paragraphs.drop(base.paragraphs.size)
+        looks = [[joined, behind], [text, text.paragraphs]].map do |document, paragraphs|
+          paragraphs.map { |one| outside_lists(document, one) }
+        end
+        expect(looks[0]).to eq looks[1]
+      end
+    end
+
+    # The look of what is in no list; of lists of a style that both have, the base says the look.
+    def outside_lists(document, one)
+      listed = document.cascade.list_of(one) && document.look(one)[:outline_level].zero?
+      look = document.look(one).values.except(:list, :list_id, :list_level)
+      [listed ? document.numbering.numbers(document)[one.id] : look,
+        one.runs.map { |run| document.run_look(run, one).values }]
+    end
+  end
+
   it "takes in a text of another format, and plain words" do
     odt = Norvel::Formats.read(Norvel::Formats.write(chapter, as: "odt").bytes, name: "chapter.odt")
     plain = Norvel::Formats.read("# Tides\n\nThey rise[^1].\n\n[^1]: Twice.\n", name: "tides.md")

@@ -37,7 +37,7 @@ module Norvel
           first = last && top(last, @from.zero? ? nil : @paragraphs[@from - 1])
           after = first ? first.previous_element : last_of_body
           holder = first ? first.parent : @body
-          clear(first, @till && @paragraphs[@till]) if first
+          @gone = Cleared.between(first, @till && @paragraphs[@till], @body, spare: "sectPr") if first
           nodes.reverse_each { |node| after ? after.add_next_sibling(node) : holder.prepend_child(node) }
           close_section(nodes)
           loose_ends
@@ -61,21 +61,12 @@ module Norvel
         def top(node, before)
           around = before ? before.ancestors.to_a : []
           node = node.parent until node.parent == @body || around.include?(node.parent)
-          node
+          return node if node.parent == @body || TextReader::BLOCKS.include?(node.parent.name)
+          raise Refused, "The place for the text is within a table: choose the paragraph that begins it."
         end
 
         def last_of_body
           @body.element_children.reject { |node| node.name == "sectPr" }.last
-        end
-
-        # Takes out from an element to the one that holds another.
-        def clear(node, stays)
-          until node.nil? || (stays && (node == stays || stays.ancestors.include?(node))) || node.name == "sectPr"
-            following = node.next_element
-            @gone << node
-            node.remove
-            node = following
-          end
         end
 
         # Where the text's section ended before what stays, it ends with the text; where nothing stays, its set-up is

@@ -97,15 +97,30 @@ module Norvel
           (outer + [(Span.new(style) if style)].compact + inner).freeze
         end
 
-        # What takes no room goes before the first character that came after it.
+        # What takes no room goes before the first character that came after it, and before new ones that a field shows
+        # before that: a field is not parted.
         def placed(made, places)
           left = places.dup
-          tokens = made.flat_map do |unit, token|
-            due = unit ? left.take_while { |index, _, _| index <= unit.index } : []
+          tokens = made.zip(indices(made)).flat_map do |(_, token), index|
+            due = index ? left.take_while { |place, _, _| place <= index } : []
             left.shift(due.size)
             due.map { |_, node, around| Token.new(nil, node, around) } << token
           end
           tokens + left.map { |_, node, around| Token.new(nil, node, around) }
+        end
+
+        # The index of the character that came of each, or of the next one that stands in the same field.
+        def indices(made)
+          after = nil
+          made.reverse.map { |unit, token|
+            same = after && token.context.equal?(after.last) && token.context.any? { |node| field?(node) }
+            after = unit ? [unit.index, token.context] : (after if same)
+            after&.first
+          }.reverse
+        end
+
+        def field?(node)
+          !node.is_a?(Span) && Fields.field?(node.name)
         end
 
         def emit(paragraph, tokens)

@@ -79,12 +79,12 @@ module Norvel
           part.child(part.root, name) || add_section(part, name)
         end
 
-        # The file's bytes with these parts as they are now. What marks its kind stands first and is not packed
-        # (26300-3 3.3).
-        def packed(parts)
+        # The file's bytes with these parts as they are now, and other files: {path => bytes}. What marks its kind
+        # stands first and is not packed (26300-3 3.3).
+        def packed(parts, files: {})
           unless flat?
-            return Archive.write(@container, parts.to_h { |part| [part.path, part.bytes] },
-              first: ["mimetype", type.to_s])
+            changed = parts.to_h { |part| [part.path, part.bytes] }
+            return Archive.write(@container, changed.merge(files), first: ["mimetype", type.to_s])
           end
           parts.empty? ? @container.bytes : @container.filled(content.bytes)
         end
