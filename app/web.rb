@@ -4,7 +4,8 @@
 module Web
   # In the order in which they are asked whether a request is theirs.
   STATIONS = [ShelfStation, TextStation, SurveyStation, StylesStation, TemplatesStation, GalleyStation, WordsStation,
-    FindingsStation, GuidesStation, HelpStation, SheetSettingsStation, SheetsStation, HandoverStation].freeze
+    FindingsStation, GuidesStation, HelpStation, SheetSettingsStation, SheetsStation, HandoverStation,
+    JoiningStation].freeze
 
   Rack::Attack.cache.store = ActiveSupport::Cache::MemoryStore.new
   unless Station::TEST

@@ -10,6 +10,11 @@ class SavedTemplate < ActiveRecord::Base
       .merge(order(:name).to_h { |template| ["own:#{template.id}", template.name] })
   end
 
+  # Those that a person brought in with what they say.
+  def self.kept_whole
+    where.not(whole: nil).order(:name)
+  end
+
   # The bytes for such a key. Raises Norvel::Refused.
   def self.bytes_of(key)
     raise Norvel::Refused, "There is no such template." unless all_by_key.key?(key.to_s)

@@ -8,7 +8,7 @@ module Door
 
   LISTS = %w[hit stays paragraph role take sections inherit part without shown offered on matter_at
     matter_format matter_start matter_first matter_begins matter_place cause leave decorative].freeze
-  MAPS = %w[values of_level of_page partner description members placeholder].freeze
+  MAPS = %w[values of_level of_page partner description members placeholder order].freeze
   FILES = %w[file].freeze
   FILE_LISTS = %w[files].freeze
   MOST_FILES = 200 # of a list

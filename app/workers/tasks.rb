@@ -3,7 +3,7 @@
 # What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
 # process can do it (Helper).
 module Tasks
-  NAMES = %i[weigh convert dress derive words judge].freeze
+  NAMES = %i[weigh convert dress derive words judge join].freeze
 
   module_function
 
@@ -52,6 +52,17 @@ module Tasks
     file = Norvel::Formats.dress(text, pattern, name: filename).bytes
     name = "#{File.basename(filename, ".*")}#{Norvel::Formats[pattern.format].extension}"
     [file, name, weigh(file, name, guide)]
+  end
+
+  # Texts put into one document: [its bytes, what weigh says of it]. base: its bytes; texts: [[bytes, name], …]; from,
+  # till: places of its paragraphs, or nil. Raises Norvel::Error.
+  def join(base, filename, texts, from, till, apart, chosen, guide)
+    document = Norvel::Formats.read(base, name: filename)
+    texts = texts.map { |bytes, name| Norvel::Formats.read(bytes, name:) }
+    edges = [from, till].map { |place| place && document.paragraphs[place] }
+    made = Norvel::Intake::Joined.new(document, texts, from: edges[0], till: edges[1], apart:, chosen:).document
+    bytes = Norvel::Formats.write(made).bytes
+    [bytes, weigh(bytes, filename, guide)]
   end
 
   # What an office answers that is handed a file: does it meet the guide, and what is to be put right, cause by cause.

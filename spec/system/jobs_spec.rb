@@ -281,6 +281,34 @@ RSpec.describe "whole jobs", type: :feature do
     expect(by_style(found).transform_values(&:size)).to include("List Paragraph" => 15, "Heading 1" => 5, "Title" => 1)
   end
 
+  it "two chapters into a template with front matter: its pages, its contents list and its numbers made" do
+    template, *chapters = %w[template one two].map { |name| File.join(Dir.mktmpdir, "#{name}.docx") }
+    run = ["/usr/bin/python3", File.join(__dir__, "template_and_chapters.py"), template, *chapters]
+    expect(system(*run)).to be true
+    visit "/"
+    act { attach_file "file", chapters, make_visible: true }
+    act { click_button "Bring in" }
+    act { click_link "one" }
+    visit current_path.sub("galley", "templates")
+    act { attach_file "t-file", template, make_visible: true }
+    act { click_button "Bring it in" }
+    act { click_link "begin with its front matter and put this text in …" }
+    act { fill_in "Place of two", with: "2" }
+    act { click_button "Look at the place" }
+    expect(page).to have_css("#place", text: "Stays before: 8 paragraphs")
+    act { click_button "Put them together" }
+    said("Put together one and others")
+    found = handed_over("Download the .docx")
+    told("chapters in a template")
+    expect(@actions).to be <= 12
+    texts = found["paragraphs"].map { |one| one["text"] }
+    expect(texts).to start_with("[Title of your report]").and end_with("[List of your sources]")
+    expect(texts.grep(/Your first chapter|Write here|Contents are made/)).to eq []
+    expect(found["paragraphs"].count { |one| one["style"].match?(/\Atoc \d\z/i) }).to eq 7
+    expect(by_style(found)["Heading 1"].map { |one| one["text"] })
+      .to eq ["Declaration", "Contents", "Dues of the outer harbour", "Dues of the inner harbour", "References"]
+  end
+
   it "a chapter with seventeen lead-ins: each in a character style, by one tick" do
     leads = %w[Oil Wicks Glass Keepers Fog Tides Sluices Dues Planks Gauge Lights Ferries Ropes Chains Bells Carts Salt]
     text = leads.map { |word| p(r("#{word}. ", "<w:b/>") + r(prose) + r(" See "), "") + p(r(prose)) }

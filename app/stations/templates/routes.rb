@@ -29,11 +29,12 @@ class TemplatesStation < Station
     go_after "Saved the template #{name}", path_to("templates")
   end
 
-  # A file of one's own becomes a template; what it says is left out.
+  # A file of one's own becomes a template: its styles and pages; what it says is kept beside, to begin a document with.
   post("/manuscripts/:id/templates/bring") do
     name = File.basename(sent_file[:filename], ".*")
-    pattern = Norvel::Formats.read(sent_file[:tempfile].read, name:)
-    made = SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern))
+    whole = sent_file[:tempfile].read
+    pattern = Norvel::Formats.read(whole, name:)
+    made = SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern), whole:)
     go_after "Brought in the template #{name}", path_to("templates", template: "own:#{made.id}")
   end
 
@@ -64,6 +65,11 @@ class TemplatesStation < Station
     raise Norvel::Refused, "No style is chosen." if only && only.empty?
     Norvel::Edits::ApplyTemplate.new(in_our_terms(SavedTemplate.document_of(key)), page: along?(:page) && only.nil?,
       numbering: along?(:numbering), chosen:, only:, name: SavedTemplate.all_by_key[key])
+  end
+
+  # Was the template brought in with what it says?
+  def kept_whole?
+    SavedTemplate.kept_whole.exists?(id: @key.to_s.delete_prefix("own:")) && @key.to_s.start_with?("own:")
   end
 
   def in_our_terms(template)

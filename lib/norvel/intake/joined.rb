@@ -7,12 +7,19 @@ module Norvel
     # and controls; the texts are dressed in its styles first, so that styles, numbers of headings and page labels go
     # through.
     class Joined
+      # The place for a text in a template that has front matter: from its first chapter to what follows its last, as
+      # Paragraphs: [from, till]. Nil each where there is none.
+      def self.place_in(base)
+        chapters = Structure::Parts.new(base)["chapters"]
+        chapters ? [base.paragraphs[chapters.first], base.paragraphs[chapters.last + 1]] : [nil, nil]
+      end
+
       # base: a Document as its file has it; texts: Documents of any format, in their order
       # from, till: Paragraphs of the base, or nil: the first whose place the texts take, and the first that stays after
       # them. Without from they stand at the end, with both the same they are put before it.
       # apart: does each begin on a new page?
-      # chosen: what Edits::ApplyTemplate takes for styles without namesake
-      def initialize(base, texts, from: nil, till: nil, apart: false, chosen: {})
+      # chosen: of each text, what Edits::ApplyTemplate takes for styles without namesake
+      def initialize(base, texts, from: nil, till: nil, apart: false, chosen: [])
         raise Refused, "There is no text to put in." if texts.empty?
         unless Formats[base.format].joiner
           raise Refused, "Nothing can be put into a #{Formats[base.format].label} file: hand it over as .odt first."
@@ -28,9 +35,17 @@ module Norvel
       # The document that holds all, read from its file: nothing of it has been changed since. Raises Refused,
       # Unwritable.
       def document
-        made = brought_up_to_date(@texts.each_with_index.inject(@base) { |now, (text, n)| joined(now, text, n) })
-        return made if words(made) == expected
+        made = @texts.each_with_index.inject(@base) { |now, (text, n)| joined(now, text, n) }
+        return brought_up_to_date(made) if squeezed(made.paragraphs) == expected
         raise Unwritable, "The texts could not be joined without words being lost, so nothing was made."
+      end
+
+      # What of the base stays before the texts, goes for them, and stays after them: [[Paragraph, …], …].
+      def stretches
+        from, till = @places
+        return [@base.paragraphs, [], []] unless from
+        till ||= @base.paragraphs.size
+        [@base.paragraphs.first(from), @base.paragraphs[from...till], @base.paragraphs.drop(till)]
       end
 
       private
@@ -39,15 +54,15 @@ module Norvel
         from, till = @places
         after = base.paragraphs.size - (till ? @base.paragraphs.size - till : 0)
         from = till && after unless number.zero?
-        bytes = Formats[base.format].joiner.call(base, in_its_styles(text),
+        bytes = Formats[base.format].joiner.call(base, in_its_styles(text, @chosen[number] || {}),
           from:, till: till && after, apart: @apart || number.positive?)
         Formats.read(bytes, name: base.name)
       end
 
       # The text as a file of the base's format, in its styles.
-      def in_its_styles(text)
+      def in_its_styles(text, chosen)
         text = written(text) unless text.format == @base.format
-        edit = Edits::ApplyTemplate.new(@base, numbering: true, chosen: @chosen)
+        edit = Edits::ApplyTemplate.new(@base, numbering: true, chosen:)
         written(with_own_lists(edit.apply(text).after))
       end
 
@@ -93,18 +108,8 @@ module Norvel
       # --- proof ---
 
       def expected
-        before, after = parts_of_base
+        before, _, after = stretches
         squeezed(before + @texts.flat_map(&:paragraphs) + after)
-      end
-
-      def words(document)
-        squeezed(document.paragraphs)
-      end
-
-      def parts_of_base
-        from, till = @places
-        return [@base.paragraphs, []] unless from
-        [@base.paragraphs.first(from), till ? @base.paragraphs.drop(till) : []]
       end
 
       # The words of paragraphs, without what fields compute: that may say something else in the whole.

@@ -239,6 +239,22 @@ RSpec.describe Norvel::Structure::ContentsLists do
     end
   end
 
+  # Templates say there that the list will be made; writers of templates put the whole field in one paragraph.
+  it "is made of one that stands in a single paragraph" do
+    sign = ->(kind) { %(<w:r><w:fldChar w:fldCharType="#{kind}"/></w:r>) }
+    field = sign["begin"] + %(<w:r><w:instrText> TOC \\o "1-2" \\h </w:instrText></w:r>) + sign["separate"] +
+      r("Made when the text is in.") + sign["end"]
+    heads = %w[Tides Mills Dues].map { |name| p(r(name), '<w:outlineLvl w:val="0"/>') + p(r("Words.")) }.join
+    index = %(<text:table-of-content text:name="C"><text:table-of-content-source text:outline-level="2"/>) +
+      %(<text:index-body><text:p>Made when the text is in.</text:p></text:index-body></text:table-of-content>)
+    open = %w[Tides Mills Dues].map { |name| %(<text:h text:outline-level="1">#{name}</text:h><text:p>Words.</text:p>) }
+    [docx(p(field) + heads), OpenDocument.new(index + open.join).document].each do |document|
+      made = reread(Norvel::Edits::RefreshLists.new.apply(document).after)
+      expect([described_class.in(made).size, lines(made)]).to eq [1, [%w[Tides 1], %w[Mills 1], %w[Dues 1]]]
+      expect(made.paragraphs.size).to eq 9
+    end
+  end
+
   it "is refused in words where there is nothing to list, in a table, and for a list that is not there" do
     document = docx(p(r("one")) + table([%w[a b]]) + p(r("two")))
     expect { Norvel::Edits::PutInContents.new(1).change(document) }

@@ -34,6 +34,7 @@ module Norvel
         @next = document.next_id
         @computed = document.conventions.labels_computed
         rows = Structure::ContentsLists.new(document).compared(list(document))
+        rows = rows.select(&:wanted).each { |row| row.entry = nil } if spread?(document, rows)
         styles = styles_of(rows)
         measure = document.section_of(list(document).paragraphs(document).first).measure
         (rows.filter_map { |row| row.wanted&.level }.uniq - styles.keys).each do |level|
@@ -56,6 +57,9 @@ module Norvel
         inside = own.paragraphs(document)
         blanks = inside.select { |one| one.text.strip.empty? }
         first, last = inside.first, inside.last
+        if spread?(document, rows)
+          return spliced(@places.document, own, inside, spread(own, first, rows, styles, labels))
+        end
         rows = bounded(rows.select(&:wanted), first, last, blanks)
         entries = rows.map { |row| entry(row, first, styles, labels) }
         stays = blanks.include?(last) || rows.any? { |row| row.entry.equal?(last) }
@@ -63,6 +67,36 @@ module Norvel
         leading, trailing = blanks.partition { |one| one.equal?(first) }
         now = leading + entries + ending + trailing
         spliced(@places.document, own, inside, now)
+      end
+
+      # Does one paragraph stand for several entries?
+      def spread?(document, rows)
+        inside = list(document).paragraphs(document)
+        inside.one? && !inside.first.text.strip.empty? && rows.count(&:wanted) > 1
+      end
+
+      # The entries of a list that stood in one paragraph, as templates say that it will be made: the field goes around
+      # them all. Where the paragraph itself holds its signs, they are made anew.
+      def spread(own, only, rows, styles, labels)
+        entries = rows.map { |row| added(row, only, styles[row.wanted.level], labels) }
+        ends, marks = only.anchors.partition { |anchor| anchor.object.is_a?(Document::FieldPart) }
+        if ends.any?
+          entries[0] = only.with(style_id: entries[0].style_id, direct: NOTHING, runs: entries[0].runs,
+            anchors: marks.map { |one| one.at(0) }.freeze)
+        else
+          refuse_held(only, own.field)
+          begin_of_list = Document::Anchor.new(0, own.field)
+          entries[0] = entries[0].with(anchors: [begin_of_list, *marks.map { |one| one.at(0) }].freeze)
+        end
+        ending = Document::Anchor.new(entries[-1].raw_text.size, Document::FieldPart.new(role: "end"))
+        entries[-1] = entries[-1].with(anchors: (entries[-1].anchors + [ending]).freeze)
+        entries
+      end
+
+      def refuse_held(paragraph, field)
+        parts = paragraph.runs.flat_map(&:objects)
+        return if paragraph.holds.nil? && parts.all? { |one| one.equal?(field) || one.is_a?(Document::FieldPart) }
+        raise Refused, "The paragraph of the list holds more than the list: take it out, and put it in anew."
       end
 
       # The document with these in the place of the list; what marks a place in one that goes stands in the next that
@@ -85,9 +119,6 @@ module Norvel
 
       # The paragraph that the field begins in stays the first, the one it ends in the last, whatever they say.
       def bounded(rows, first, last, blanks)
-        if first.equal?(last) && rows.size > 1 && !blanks.include?(first)
-          raise Refused, "The list stands in one paragraph: take it out, and put it in anew."
-        end
         rows = at_place(rows, 0, first) unless blanks.include?(first)
         (blanks.include?(last) || rows.size == 1) ? rows : at_place(rows, -1, last)
       end

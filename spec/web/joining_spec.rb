@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+WebApp.boot
+
+# Documents put together as plain pages: what is shown before, what is refused, what stays.
+RSpec.describe "documents put together" do
+  include PageForms
+
+  before { WebApp.clear }
+
+  def head(text) = p(r(text), '<w:pStyle w:val="H1"/>')
+
+  def file(*texts, more: "")
+    styles = {"H1" => "heading 1", **(more.empty? ? {} : {"Odd" => "Odd one"})}.map do |id, name|
+      %(<w:style w:type="paragraph" w:styleId="#{id}"><w:name w:val="#{name}"/></w:style>)
+    end
+    body = texts.map { |text| text.start_with?("# ") ? head(text.delete_prefix("# ")) : p(r(text)) }
+    package(body.join + more, styles: styles.join)
+  end
+
+  let(:manuscript) { Manuscript.bring_in(file("# Tides", "They rise.", more: odd), filename: "tides.docx") }
+  let(:odd) { p(r("Odd words."), '<w:pStyle w:val="Odd"/>') }
+  let(:mills) { Manuscript.bring_in(file("# Mills", "They stand."), filename: "mills.docx") }
+  let(:template) do
+    whole = file("The College", "# Declaration", "I declare.", "# Chapter", "Here.", "# References", "Add them.")
+    bytes = Norvel::Formats::Template.bytes(Norvel::Formats.read(whole, name: "c"))
+    SavedTemplate.create!(name: "College", bytes:, whole:)
+  end
+
+  def token
+    get "/"
+    page[/name="authenticity_token" value="([^"]+)"/, 1]
+  end
+
+  def send_join(**fields)
+    known = token
+    post "/join", {authenticity_token: known, **fields}
+  end
+
+  def texts(made) = made.document.paragraphs.map(&:text)
+
+  it "keep what a template says around its own chapters" do
+    template
+    get "/join", base: "own:#{template.id}", text: manuscript.id
+    expect(page).to include("Stays before: 3 paragraphs", "Goes: 2 paragraphs", "Stays after: 2 paragraphs", "Odd one",
+      "comes along as it is")
+    send_join(base: "own:#{template.id}", order: {manuscript.id => "1"}, name: "Tides of the bar",
+      **{"partner" => {"#{manuscript.id}:Odd" => "Normal"}})
+    made = Manuscript.order(:id).last
+    expect([made.title, made.filename, last_response.status]).to eq ["Tides of the bar", "Tides of the bar.docx", 303]
+    expect(texts(made)).to eq ["The College", "Declaration", "I declare.", "Tides", "They rise.", "Odd words.",
+      "References", "Add them."]
+    expect(made.document.style_of(made.document.paragraphs[5]).name).to eq "Normal"
+    expect(texts(manuscript)).to eq ["Tides", "They rise.", "Odd words."]
+  end
+
+  it "stand behind each other in the order that was written" do
+    get "/join", base: "document:#{manuscript.id}", order: {mills.id => "2", manuscript.id => "1.5"}
+    expect(page).to include("at the end, behind all that it says", "tides, then mills")
+    send_join(base: "document:#{manuscript.id}", order: {mills.id => "2", manuscript.id => "3"}, apart: "1")
+    made = Manuscript.order(:id).last
+    expect(texts(made)).to eq ["Tides", "They rise.", "Odd words.", "Mills", "They stand.", "Tides", "They rise.",
+      "Odd words."]
+    breaks = made.document.paragraphs.select { |one| made.document.look(one)[:page_break_before] }
+    expect(breaks.map(&:text)).to eq %w[Mills Tides]
+  end
+
+  it "are refused with a sentence where nothing fits" do
+    manuscript
+    [{}, {base: "document:#{manuscript.id}"}, {base: "own:99", order: {manuscript.id => "1"}},
+      {base: "document:x", order: {"x" => "1"}}].each do |fields|
+      send_join(**fields)
+      expect([last_response.status, page.include?("Say first what takes in what.")]).to eq [422, true]
+    end
+    first, second = manuscript.document.paragraphs.map(&:id)
+    send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, from: second, till: first)
+    expect(page).to include("stands before the place where it goes")
+    expect(Manuscript.count).to eq 2
+  end
+
+  it "keep a template that was brought in whole, and lead to it from the page of templates" do
+    known = token
+    post "#{at}/templates/bring", {authenticity_token: known,
+      file: Rack::Test::UploadedFile.new(StringIO.new(file("# One", "Words.")), "", original_filename: "house.docx")}
+    kept = SavedTemplate.kept_whole.last
+    get "#{at}/templates", template: "own:#{kept.id}"
+    expect(page).to include("/join?base=own:#{kept.id}&amp;text=#{manuscript.id}")
+    get "/join"
+    expect(page).to include("house (template)", "Write 1, 2, 3")
+  end
+end
