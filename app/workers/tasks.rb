@@ -3,7 +3,7 @@
 # What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
 # process can do it (Helper).
 module Tasks
-  NAMES = %i[weigh convert dress derive words judge join].freeze
+  NAMES = %i[weigh convert dress derive words judge join divide].freeze
 
   module_function
 
@@ -63,6 +63,11 @@ module Tasks
     made = Norvel::Intake::Joined.new(document, texts, from: edges[0], till: edges[1], apart:, chosen:).document
     bytes = Norvel::Formats.write(made).bytes
     [bytes, weigh(bytes, filename, guide)]
+  end
+
+  # A document as files of its parts: {name => bytes}. Raises Norvel::Error.
+  def divide(bytes, filename, level)
+    Norvel::Intake::Divided.new(Norvel::Formats.read(bytes, name: filename), level:).files
   end
 
   # What an office answers that is handed a file: does it meet the guide, and what is to be put right, cause by cause.

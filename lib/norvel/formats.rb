@@ -16,10 +16,11 @@ module Norvel
     # builder      ->(document in its terms, CarryReport) { bytes of a new file }
     # joiner       ->(base, text, from:, till:, apart:) { bytes of the one with the text of the other in it }, both
     # Documents of the format as they were read: Docx::Joining says what the others are
+    # stretches    ->(document as it was read) { Docx::Stretch or its like }: parts of it as files of their own
     # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both
     # exist
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :conventions, :canonical,
-      :terms, :builder, :joiner, :kinds,
+      :terms, :builder, :joiner, :stretches, :kinds,
       canonical: ->(document) { document }) do
       def extension
         extensions.keys.first

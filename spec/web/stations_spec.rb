@@ -324,6 +324,17 @@ RSpec.describe "stations as plain pages" do
     expect_refused "no such guide"
   end
 
+  it "gives its parts as files in an archive" do
+    get "#{at}/handover"
+    expect(last_response.body).to include("headings of level 1")
+    get "#{at}/parts", level: "1"
+    names = Norvel::Formats::Container.new(last_response.body).names
+    expect(names.first).to eq "01 before the first.docx"
+    expect(names.size).to be > 2
+    get "#{at}/parts", level: "9"
+    expect(last_response.body).to include("Nothing is marked as a heading of level 9")
+  end
+
   it "sets what the document says of itself" do
     form "describe", title: "Handbook", author: "The warden", language: "en-GB"
     expect(document.info.slice(:title, :author, :language).values).to eq ["Handbook", "The warden", "en-GB"]

@@ -19,6 +19,13 @@ module HandoverView
   STANDS = {met: "✓ met", not_met: "✗ not met", person: "for you to judge", absent: "– does not apply"}.freeze
   FIELDS = {"2.4.2" => "title", "3.1.1" => "language"}.freeze # that are filled in on Handover
 
+  # {level => how many headings} of the first levels that have several.
+  def levels_that_divide
+    @levels_that_divide ||= document.paragraphs.reject { |one| one.container || one.blank? }
+      .filter_map { |one| document.heading_level(one) }.tally
+      .select { |level, count| level <= 2 && count.between?(2, Norvel::Intake::Divided::MOST) }.sort.to_h
+  end
+
   # A title, an author …, as the fields for them show it; the language is that of its text where nothing else is said.
   def said_of_itself(field)
     document.info[field] || (document.styles.run_defaults[:language] if field == :language)

@@ -31,6 +31,13 @@ class HandoverStation < Station
       "#{File.basename(manuscript.filename, ".*")} styles#{ending}"
   end
 
+  # One file for what stands before the first heading, and for each heading.
+  get("/manuscripts/:id/parts") do
+    level = whole(:level).clamp(1, 9)
+    files = Manuscript::WRITERS.ask(:divide, manuscript.handed_over.bytes, manuscript.filename, level)
+    send_document Norvel::Formats::Archive.build(files), "#{File.basename(manuscript.filename, ".*")} in parts.zip"
+  end
+
   # The text that the document was made of.
   get("/manuscripts/:id/text") do
     text = manuscript.loose_text or raise ActiveRecord::RecordNotFound

@@ -19,6 +19,7 @@ module Norvel
         template: ->(document) { TemplateWriter.new(document).bytes },
         conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
+        stretches: ->(document) { Stretch.new(document) },
         joiner: ->(base, text, **place) { Joining.new(base, text, **place).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )
@@ -30,7 +31,8 @@ module Norvel
         writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
         conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
-        builder: ->(document, report) { Builder.new(document, report, flat: true).bytes }
+        builder: ->(document, report) { Builder.new(document, report, flat: true).bytes },
+        stretches: ->(document) { Stretch.new(document) }
       )
     end
   end

@@ -5,7 +5,7 @@
 # together where it is converted), as machines are noisy: what grows with its square takes minutes.
 RSpec.describe "files of extremes" do
   # EXTREMES=1 for the whole size of each, which takes minutes.
-  seconds, megabytes, size = 5, 400, ENV["EXTREMES"] ? 1.0 : 0.02
+  seconds, megabytes, size = 5, 400, ENV["EXTREMES"] ? 1.0 : 0.01
   stages = {
     "read" => ->(held) { held[:document] = Norvel::Formats.read(held[:bytes], name: held[:name]) },
     "checked" => ->(held) {

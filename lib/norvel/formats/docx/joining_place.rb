@@ -17,6 +17,7 @@ module Norvel
           @from = from
           @till = till
           @gone = []
+          Remains.own_heads(@part, @body) if from
           @own = governing
         end
 
@@ -40,7 +41,7 @@ module Norvel
           @gone = Cleared.between(first, @till && @paragraphs[@till], @body, spare: "sectPr") if first
           nodes.reverse_each { |node| after ? after.add_next_sibling(node) : holder.prepend_child(node) }
           close_section(nodes)
-          loose_ends
+          Remains.loose_ends(@part, @body)
         end
 
         private
@@ -110,14 +111,6 @@ module Norvel
         def landscape?(section, part)
           size = part.child(section, "pgSz") or return false
           part.attr(size, "w").to_f > part.attr(size, "h").to_f
-        end
-
-        # Places whose other end is gone.
-        def loose_ends
-          starts, ends = %w[bookmarkStart bookmarkEnd].map { |name| @body.xpath(".//*[local-name()='#{name}']").to_a }
-          ids = [starts, ends].map { |nodes| nodes.map { |node| @part.attr(node, "id") } }
-          both = ids[0] & ids[1]
-          (starts + ends).each { |node| node.remove unless both.include?(@part.attr(node, "id")) }
         end
       end
     end
