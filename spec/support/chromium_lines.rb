@@ -21,13 +21,14 @@ module ChromiumLines
     })));
   JS
 
-  # [[places where lines after the first begin], …] of each text. face: the file of a font
-  def chromium_ends(texts, face:, size:, measure:)
+  # [[places where lines after the first begin], …] of each text. face: the file of a font; beside: a box in CSS that
+  # floats before them
+  def chromium_ends(texts, face:, size:, measure:, beside: nil)
     path = File.join(Dir.mktmpdir, "lines.html")
-    rows = texts.map { |text| "<p>#{CGI.escapeHTML(text)}</p>" }.join
+    rows = %(<div style="#{beside}"></div>) + texts.map { |text| "<p>#{CGI.escapeHTML(text)}</p>" }.join
     File.write(path, <<~HTML)
       <meta charset="utf-8"><style>@font-face{font-family:F;src:url("file://#{FONTS}/#{face}")}
-      p{font:#{size}px/20px F;#{PLAIN};width:#{measure}px;margin:0 0 20px;white-space:normal}</style><body lang="en">#{rows}
+      p{font:#{size}px/20px F;#{PLAIN};width:#{measure}px;margin:0 0 20px;white-space:normal}</style><body lang="en" style="width:#{measure}px">#{rows}
     HTML
     page = Capybara.current_session
     page.visit "file://#{path}"

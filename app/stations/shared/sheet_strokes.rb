@@ -34,11 +34,7 @@ module SheetStrokes
     sheet.each_line do |line|
       block = line.block
       if line.line.zero?
-        y = line.top
-        block.floats.each do |object|
-          yield line.x, y, object.width, object.height
-          y += object.height
-        end
+        Norvel::Layout::Placing.places(block, line.x, line.top) { |one, x, y| yield x, y, one.width, one.height }
       end
       next unless block.set_items.objects
       line.spans.filter_map { |span| [span, span.object] if span.object }.each do |span, object|

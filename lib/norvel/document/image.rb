@@ -9,10 +9,11 @@ module Norvel
     #   path           of its bytes in the package, nil when it is no image or lies outside
     #   width, height  in points, nil where the file does not say
     #   floating       does it stand at an anchor instead of in the line?
+    #   anchorage      Anchorage of one at an anchor, nil where the file does not say
     #   crop           what is cut off at the left, top, right and bottom, as parts of the whole from 0 to 1; nil for
     #                  nothing
     #   turn           degrees that it is turned by, clockwise
-    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, :crop, :turn,
+    Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, :anchorage, :crop, :turn,
       decorative: false, floating: false, turn: 0.0) do
       def kind
         :image

@@ -5,8 +5,9 @@ module Norvel
     # A box with text of its own, anchored in a line (ISO/IEC 29500-1 20.4.2.37 txbxContent). Its paragraphs stand in
     # the reading order after the one that holds it. A value.
     #   id      that its paragraphs name as their container
+    #   anchorage  as an Image has it
     #   parent  id of the cell or box that the anchor stands in, or nil
-    TextBox = Value.define(:id, :parent, :width, :height, :floating, floating: true) do
+    TextBox = Value.define(:id, :parent, :width, :height, :floating, :anchorage, floating: true) do
       def kind
         :box
       end

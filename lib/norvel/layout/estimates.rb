@@ -31,7 +31,7 @@ module Norvel
       # Is any line of these blocks an estimate?
       def any?(list)
         list.any? do |block|
-          block.floats.any? || simpler[block.section] || block.set_items.kinds.any? { |letters| !letters.exact? }
+          block.rough? || simpler[block.section] || block.set_items.kinds.any? { |letters| !letters.exact? }
         end
       end
 
@@ -72,10 +72,10 @@ module Norvel
       end
 
       def floats
-        count = blocks.sum { |block| block.floats.size }
+        count = blocks.sum { |block| block.floats.count(&:estimate?) }
         return [] if count.zero?
         said = (count == 1) ? "One picture or box hangs" : "#{count} pictures and boxes hang"
-        ["#{said} at an anchor: room is made for it there, above its paragraph, which is an estimate."]
+        ["#{said} at a place of the page: room is made for it at its paragraph, which is an estimate."]
       end
     end
   end

@@ -11,7 +11,9 @@ module Norvel
 
       # first, rest: [x, room] of the first line and of the others, in points
       # stops: TabRow; hyphenation: Hyphenation or nil
-      def initialize(set_items, first, rest, stops: nil, hyphenation: nil)
+      # beside: [[first line, line after the last, what they lose from the left, and in all], …], or nil
+      def initialize(set_items, first, rest, stops: nil, hyphenation: nil, beside: nil)
+        @beside = beside
         @set_items = set_items
         @first, @rest = [first, rest].map { |x, room| [x, [room, LEAST].max] }
         @stops = stops
@@ -23,21 +25,28 @@ module Norvel
 
       # [Line, …]; one without items for a paragraph without text.
       def lines
-        return [Line.new(0, -1, @first[0], 0.0, @first[1], :end)] if @set_items.empty?
+        return [Line.new(0, -1, *narrowed(*@first, 0).insert(1, 0.0), :end)] if @set_items.empty?
         lines = []
         item = 0
-        x, room = @first
+        x, room = narrowed(*@first, 0)
         while item < @set_items.size
           line = next_line(item, x, room)
           lines << line
           item = line.to + 1
-          x, room = @rest
+          x, room = narrowed(*@rest, lines.size)
         end
         lines.last.ending = :end unless %i[page column].include?(lines.last.ending)
         lines
       end
 
       private
+
+      # [x, room] of a line with what stands beside it.
+      def narrowed(x, room, number)
+        return [x, room] unless @beside
+        taking = @beside.select { |from, to| number.between?(from, to - 1) }
+        taking.inject([x, room]) { |(left, spare), (_, _, side, all)| [left + side, [spare - all, LEAST].max] }
+      end
 
       def next_line(from, x, room)
         widths, spaces, endings = @set_items.widths, @set_items.spaces, @set_items.endings

@@ -46,7 +46,7 @@ module Norvel
       def blocks(column, &block)
         column.pieces.each do |piece|
           next cells(piece) { |part| blocks(part.column, &block) } if piece.detail
-          piece.block.floats.each { |object| blocks(object.inside, &block) if object.inside } if piece.from.zero?
+          piece.block.floats.each { |one| blocks(one.inside, &block) if one.inside } if piece.from.zero?
           yield piece.block
         end
       end
@@ -69,23 +69,28 @@ module Norvel
 
       # What stands in boxes that hang at a paragraph.
       def floats(block, x, y, &each)
-        block.floats.each do |object|
-          column(object.inside, x + TextSetting::BOX_EDGE, y, &each) if object.inside
-          y += object.height
+        places(block, x, y) do |one, left, top|
+          column(one.inside, left + TextSetting::BOX_EDGE, top, &each) if one.inside
+        end
+      end
+
+      # Yields what hangs at a block whose left top is at x, y: Hanging, and its own left and top.
+      def places(block, x, y)
+        lines = y + block.floats.sum(&:above)
+        block.floats.each do |one|
+          yield one, *one.place(x, y, lines)
+          y += one.above
         end
       end
 
       # Yields what hangs at the paragraphs of a column, those in cells too, with its place and its paragraph:
-      # TextSetting::InlineObject, x, y, Paragraph.
+      # Hanging, x, y, Paragraph.
       def hanging(column, x, y, &each)
         column.pieces.each do |piece|
           down = y + piece.y
           next in_cells(piece, x, down) { |*cell| hanging(*cell, &each) } if piece.detail
           next unless piece.from.zero?
-          piece.block.floats.each do |object|
-            each.call(object, x, down, piece.block.paragraph)
-            down += object.height
-          end
+          places(piece.block, x, down) { |one, left, top| each.call(one, left, top, piece.block.paragraph) }
         end
       end
 

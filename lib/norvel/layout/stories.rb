@@ -98,17 +98,35 @@ module Norvel
 
       # Blocks of paragraphs and tables; the measure is asked for by section.
       def blocks(parts, beside: false, values: @values, section: nil)
-        found = parts.flat_map do |part|
+        last = nil
+        found = parts.each_with_index.flat_map do |part, place|
           if part.is_a?(Document::Table)
+            last = nil
             inside = part.cells.filter_map { |cell| first_paragraph(cell.blocks) }.first
             number = section || inside&.section || 1
             table(part, yield(number), number, beside, values)
           elsif !setting.hidden?(part)
             number = section || part.section
-            setting.block(part, yield(number), section: number, beside:, values:, room: room(number))
+            hung = hung_before(last, part, parts[place + 1])
+            made = setting.block(part, yield(number), section: number, beside:, values:, room: room(number), hung:)
+            last = [part, made]
+            made
           end
         end
         found.compact
+      end
+
+      # What of the paragraph before hangs beside this one too, as TextSetting::Hung; nil where nothing does and nothing
+      # may hang at this one. last: [paragraph, its block] before it, or nil
+      def hung_before(last, part, following)
+        above, block = last
+        left = (block && above.section == part.section) ? block.left_over : []
+        goes_on = following.is_a?(Document::Paragraph) && following.section == part.section
+        return (TextSetting::Hung.new([].freeze, goes_on) if goes_on && !part.plain?) if left.empty?
+        space = document.cascade.rules.space_between(document.look(above), document.look(part),
+          same_style: above.style_id == part.style_id, settings: document.settings)
+        still = left.filter_map { |height, *takes| [height - space, *takes] if height > space }
+        TextSetting::Hung.new(still, goes_on)
       end
 
       def first_paragraph(blocks)

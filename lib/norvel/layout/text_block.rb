@@ -3,7 +3,7 @@
 module Norvel
   module Layout
     # A paragraph set in lines, wherever it may come to stand on pages. Lengths in points; lines count from 0.
-    #   floats    what hangs at it and takes room over its first line: TextSetting::InlineObject
+    #   floats    what hangs at it: Hanging; some take room over its first line, some beside lines
     class TextBlock
       # What is taken of it for a column: lines up to +to+, their height, and why no more, nil for all of it. asker: the
       # block that asks for the end there.
@@ -15,12 +15,43 @@ module Norvel
       attr_reader :paragraph, :look, :set_items, :lines, :section, :floats, :style_id, :setting
 
       # setting: how its lines were made, by which it is known again (TextSetting::Key)
-      def initialize(paragraph, look, set_items, lines, section:, style_id:, floats: [], setting: nil, beside: false)
+      # hung: TextSetting::Hung, or nil
+      def initialize(paragraph, look, set_items, lines, section:, style_id:, floats: [], hung: nil, setting: nil,
+        beside: false)
         @paragraph, @look, @set_items, @lines = paragraph, look, set_items, lines
         @section, @style_id, @floats, @setting, @beside = section, style_id, floats, setting, beside
-        @above = floats.sum(&:height)
+        @hung = hung
+        @above = floats.sum(&:above)
         @breaks = set_items.breaks?
         measure_lines
+        @below = hung&.goes_on ? 0.0 : left_over.map(&:first).max || 0.0
+      end
+
+      # What hangs beside it and is not over where it ends: [[height that is left, from the left, in all], …].
+      def left_over
+        return [] if floats.empty? && @hung.nil?
+        own = floats.select { |one| one.wrap == "beside" }.map { |one| [one.span[1], *one.takes] }
+        [*@hung&.taking, *own].filter_map { |height, *takes| [height - bare_height, *takes] if height > bare_height }
+      end
+
+      # Do lines of it stand beside what hangs at a paragraph before?
+      def narrowed?
+        !@hung.nil? && @hung.taking.any?
+      end
+
+      # Does what hangs at it stand where the page says?
+      def placed?
+        floats.any?(&:placed?)
+      end
+
+      # Is where its lines end an estimate, by what hangs at it?
+      def rough?
+        floats.any?(&:estimate?)
+      end
+
+      # The height of its lines alone.
+      def bare_height
+        @lead ? count * @lead : @tops[count]
       end
 
       # The same lines under another look of the paragraph, or of one that is the same in another section.
@@ -54,6 +85,7 @@ module Norvel
       def height(from = 0, to = count)
         return 0.0 if to <= from
         own = @lead ? (to - from) * @lead : @tops[to] - @tops[from]
+        own += @below if to == count && from.zero?
         from.zero? ? own + @above : own
       end
 

@@ -6,12 +6,15 @@ module Norvel
     class TextSetting
       # How a block was set: what its set_items was made of, and what its lines were broken by. Where both are the same,
       # the block is the same for another look that only spaces it otherwise.
-      Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values)
+      Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values, :hung)
+      # What hangs beside a paragraph from one before it: [[height, what lines lose from the left, and in all], …];
+      # goes_on: does a paragraph follow that takes over what is left?
+      Hung = Struct.new(:taking, :goes_on)
 
       TABS = Styles::Properties[:tabs].type
       PIECE = /[\t\n\f\v\uFFFC\uFFFA\uFFF9]|[^\t\n\f\v\uFFFC\uFFFA\uFFF9]+/
       SEPARATORS = "\t\n\f\v"
-      # A picture or box as it is set; inside: the Column of a box.
+      # A picture or box in a line, as it is set; inside: the Column of a box.
       InlineObject = Struct.new(:object, :width, :height, :inside)
       BOX_EDGE = 7.2 # points from the edge of a box to its text: ISO/IEC 29500-1 20.4.2.22, 91440 EMU
       NOT = %w[0 false off].freeze
@@ -40,11 +43,12 @@ module Norvel
       # The TextBlock of a paragraph in a measure, in points.
       #   section: its number; beside: does it stand in a note, head or foot? room: the most that an object may be high;
       #   values: what says the values of its fields
-      def block(paragraph, measure, section:, values:, beside: false, room: nil)
+      #   hung: Hung, or nil
+      def block(paragraph, measure, section:, values:, beside: false, room: nil, hung: nil)
         Thread.pass # one of thousands: who has little to do goes before
         known = @known && (@known[paragraph] || @earlier.twin(paragraph))
-        block = untouched(known, paragraph, measure, section) ||
-          set_anew(known, paragraph, measure, section, values, beside, room)
+        block = (untouched(known, paragraph, measure, section) if hung.nil? || hung.taking.empty?) ||
+          set_anew(known, paragraph, measure, section, values, beside, room, hung)
         @computed << paragraph if block.setting.values && !beside
         @blocks[paragraph] = block
       end
@@ -59,6 +63,7 @@ module Norvel
       # broken by the same measures.
       def untouched(known, paragraph, measure, section)
         key = known&.setting
+        return if known&.placed? || known&.narrowed?
         return unless key && key.measure == measure && key.values.nil? && key.marker == @markers[paragraph.id]
         return unless @earlier.same_letters?(paragraph)
         look = document.look(paragraph)
@@ -77,10 +82,10 @@ module Norvel
         @earlier = @known = nil
       end
 
-      def set_anew(known, paragraph, measure, section, values, beside, room)
+      def set_anew(known, paragraph, measure, section, values, beside, room, hung)
         look = document.look(paragraph)
-        key = key(paragraph, look, measure, values)
-        return set(paragraph, look, key, section, beside, room, known) unless known && known.setting == key
+        key = key(paragraph, look, measure, values, hung)
+        return set(paragraph, look, key, section, beside, room, known) unless known&.setting == key && !known.placed?
         (known.look.equal?(look) && known.section == section) ? known : known.dressed(look, section:)
       end
 
@@ -95,14 +100,14 @@ module Norvel
 
       private
 
-      def key(paragraph, look, measure, values)
+      def key(paragraph, look, measure, values, hung)
         looks = paragraph.runs.map { |run| @cascade.run(run, paragraph) }
         marker = @markers[paragraph.id]
         looks << @cascade.marker(paragraph) if marker
         looks << mark(paragraph) if paragraph.runs.empty?
         values = paragraph.plain? ? nil : fields_in(paragraph, values)
         number = unsigned_number(paragraph) and values = {LEAD => number, **values.to_h}
-        Key.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values)
+        Key.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values, hung)
       end
 
       def same_indents?(indents, look)
@@ -137,9 +142,10 @@ module Norvel
 
       def set(paragraph, look, key, section, beside, room, known)
         floats = []
+        @section = document.sections[section - 1] || document.sections.last
         set_items = scaled(known, key) || set_items(paragraph, look, key, floats, room)
-        set_items, lines = lines(set_items, paragraph, look, key)
-        TextBlock.new(paragraph, look, set_items, lines, section:, beside:, floats:, setting: key,
+        set_items, lines = lines(set_items, paragraph, look, key, floats)
+        TextBlock.new(paragraph, look, set_items, lines, section:, beside:, floats:, hung: key.hung, setting: key,
           style_id: document.style_of(paragraph)&.id)
       end
 
@@ -255,7 +261,7 @@ module Norvel
         height = [height, inside.height].max if inside
         height = room if room && height > room
         return set_items.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
-        floats << InlineObject.new(object, width, height, inside)
+        floats << Hanging.new(object, width, height, inside, measure: key.measure, section: @section)
       end
 
       # What stands in a box, in one column.
@@ -286,14 +292,23 @@ module Norvel
 
       # --- lines ---
 
-      def lines(set_items, paragraph, look, key)
+      def lines(set_items, paragraph, look, key, floats)
         left, right, first = key.indents
         room = key.measure - left - right
         stops = tab_row(look, left, first)
         breaker = LineBreaker.new(set_items, [left + first, room - first], [left, room], stops:,
-          hyphenation: hyphenation(look))
+          hyphenation: hyphenation(look), beside: beside(floats, key.hung, look, set_items.letters))
         lines = breaker.lines
         [breaker.set_items, lines]
+      end
+
+      # [[first line, line after the last, from the left, in all], …] of what lines lose to what stands beside them.
+      def beside(floats, hung, look, letters)
+        taking = (hung ? hung.taking : []).map { |height, *takes| [0.0, height, *takes] } +
+          floats.select { |one| one.wrap == "beside" }.map { |one| [*one.span, *one.takes] }
+        return if taking.empty?
+        lead, = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent)
+        taking.map { |top, bottom, *takes| [(top / lead).floor, (bottom / lead).ceil, *takes] }
       end
 
       def tab_row(look, left, first)

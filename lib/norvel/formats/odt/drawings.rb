@@ -29,11 +29,12 @@ module Norvel
           {width:, height:, floating: part.attr(node, "text:anchor-type") != IN_LINE}
         end
 
-        # A Document::Image. path: ->(image element) { of its bytes, or nil }
-        def image(id, node, part)
+        # A Document::Image. The block says the path of the bytes of an image element, or nil.
+        def image(id, node, part, anchorage = nil)
           said = described(node, part)
           picture = part.child(node, "draw:image")
-          Document::Image.new(id:, description: said, path: picture && yield(picture), **size(node, part))
+          Document::Image.new(id:, description: said, path: picture && yield(picture), anchorage:,
+            **size(node, part))
         end
 
         def described(node, part)

@@ -41,6 +41,10 @@ module Norvel
 
         # --- what the stories ask ---
 
+        def anchors
+          @anchors ||= Anchors.new(package)
+        end
+
         # Which automatic pool a part has.
         def pool(part)
           part.equal?(package.content) ? "content" : "styles"

@@ -67,7 +67,9 @@ module Norvel
           box = Drawings.box(node, @part)
           return boxed(node, box) if box
           @pictures << node
-          Drawings.image(@pictures.size, node, @part) { |picture| @shared.picture(picture, @part) }
+          Drawings.image(@pictures.size, node, @part, @shared.anchors.read(node, @part)) { |picture|
+            @shared.picture(picture, @part)
+          }
         end
 
         private
@@ -124,7 +126,8 @@ module Norvel
 
         def boxed(node, box)
           id = @containers += 1
-          made = Document::TextBox.new(id:, parent: @container, **Drawings.size(node, @part))
+          made = Document::TextBox.new(id:, parent: @container, **Drawings.size(node, @part),
+            anchorage: @shared.anchors.read(node, @part))
           inside(id, box) { blocks(box, :textbox) }
           made
         end

@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+module Norvel
+  module Layout
+    # An image or box that hangs at a paragraph and stands in none of its lines. Lengths in points.
+    #   inside  the Column of a box, nil for an image
+    class Hanging
+      LEAST_BESIDE = 72.0 # points: text does not go beside what leaves it less than an inch (common practice)
+
+      attr_reader :object, :width, :height, :inside
+
+      # measure: of its paragraph; section: Document::Section that it stands in, or nil
+      def initialize(object, width, height, inside, measure:, section:)
+        @object, @width, @height, @inside = object, width, height, inside
+        @measure, @section = measure, section
+        @said = object.anchorage
+      end
+
+      # "apart", "beside" or "none": Document::Anchorage. Text that has no room beside it stands apart.
+      def wrap
+        @wrap ||= (@said.nil? || (@said.wrap == "beside" && spare < LEAST_BESIDE)) ? "apart" : @said.wrap
+      end
+
+      # Does where it stands hang on the page?
+      def placed?
+        !@said.nil?
+      end
+
+      # What it takes above the first line of its paragraph.
+      def above
+        (wrap == "apart") ? height + edge(1) + edge(3) : 0.0
+      end
+
+      # [left, top] where it is drawn. x: of its column; y: where its place above the paragraph begins; top: of the
+      # paragraph
+      def place(x, y, top)
+        left = (across[0] == :page) ? across[1] : x + across[1]
+        return [left, y + edge(1)] if wrap == "apart" && down[0] == :paragraph
+        [left, (down[0] == :page) ? down[1] : top + down[1]]
+      end
+
+      # [top, bottom] of what it takes of the lines of its paragraph, from their begin.
+      def span
+        from = (down[0] == :paragraph) ? [down[1], 0.0].max : 0.0
+        [[from - edge(1), 0.0].max, from + height + edge(3)]
+      end
+
+      # What a line beside it loses at its left, and of its room: [from the left, in all].
+      def takes
+        return [across_column + width + edge(2), across_column + width + edge(2)] if at_left?
+        [0.0, @measure - across_column + edge(0)]
+      end
+
+      # Is where lines end by it an estimate? Where it stands on the page is not where its paragraph does.
+      def estimate?
+        @said.nil? || (wrap != "none" && (down[0] == :page || down[1].abs > height))
+      end
+
+      private
+
+      def edge(side)
+        @said ? @said.edges[side] : 0.0
+      end
+
+      def at_left?
+        across_column + (width / 2) <= @measure / 2
+      end
+
+      def spare
+        @measure - takes[1]
+      end
+
+      # How far it is from the left of its column.
+      def across_column
+        found = (across[0] == :page) ? across[1] - left_margin : across[1]
+        found.clamp(0.0, [@measure - width, 0.0].max)
+      end
+
+      def across
+        @across ||= begin
+          from, place = @said ? @said.across : ["column", 0.0]
+          if from == "page" && @section
+            [:page, at(place, @section.width)]
+          else
+            [:column, at(place, @measure)]
+          end
+        end
+      end
+
+      def at(place, room)
+        {"left" => 0.0, "center" => (room - width) / 2, "right" => room - width}.fetch(place) { place.to_f }
+      end
+
+      def down
+        @down ||= begin
+          from, place = @said ? @said.down : ["paragraph", 0.0]
+          (from == "paragraph" || @section.nil?) ? [:paragraph, from_top(place, 0.0)] : [:page, on_page(from, place)]
+        end
+      end
+
+      def on_page(from, place)
+        top = (from == "margin") ? @section.margin_top.abs : 0.0
+        bottom = (from == "margin") ? @section.margin_bottom.abs : 0.0
+        top + from_top(place, @section.height - top - bottom)
+      end
+
+      def from_top(place, room)
+        {"top" => 0.0, "center" => (room - height) / 2, "bottom" => room - height}.fetch(place) { place.to_f }
+      end
+
+      def left_margin
+        @section&.margin_left || 0.0
+      end
+    end
+  end
+end
