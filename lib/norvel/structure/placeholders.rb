@@ -10,6 +10,7 @@ module Norvel
       Place = Value.define(:paragraph, :places, :words, :name, :styled, styled: false)
 
       STYLE = "Placeholder Text"
+      SIGNS = /[\[<{«]/ # that begin one
       DOUBLE = /\A(?:\{\{|«)/
       BRACKETS = Survey::Search.new(%q(/\{\{[^{}\n]{1,60}\}\}|«[^«»\n]{1,60}»|\[[^\[\]\n]{2,80}\]|<[^<>\n]{2,80}>/))
       QUOTED = /\A\[(?:sic|emphasis|…|\.\.\.|italics|translation|trans\.|ed\.)/i
@@ -25,17 +26,21 @@ module Norvel
 
       # [Place, …] in order. What a field shows is none: it is computed anew.
       def all
-        @document.working.reject(&:blank?).flat_map do |paragraph|
-          (styled(paragraph) + bracketed(paragraph)).reject { |one| Survey::Search.fixed(paragraph, one.places) }
-            .sort_by { |one| one.places.first }
-            .chunk_while { |one, other| other.places.first <= one.places.last }.map(&:first)
-        end
+        @document.working.flat_map { |paragraph| self.in(paragraph) }
+      end
+
+      # Those of one paragraph.
+      def in(paragraph)
+        found = styled(paragraph) + bracketed(paragraph)
+        return found if found.empty? || paragraph.blank?
+        found.reject { |one| Survey::Search.fixed(paragraph, one.places) }.sort_by { |one| one.places.first }
+          .chunk_while { |one, other| other.places.first <= one.places.last }.map(&:first)
       end
 
       private
 
       def bracketed(paragraph)
-        return [] unless paragraph.seen_text.match?(/[\[<{«]/)
+        return [] unless paragraph.raw_text.match?(SIGNS)
         hits = BRACKETS.hits_in(paragraph, @document)
           .select { |hit| hit.words.match?(DOUBLE) || asks?(hit.words, paragraph.seen_text) }
         hits.map { |hit| place(paragraph, hit.places, hit.words) }

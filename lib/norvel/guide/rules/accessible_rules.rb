@@ -18,9 +18,9 @@ module Norvel
 
         def title
           return if @document.info[:title]
-          unfilled = Structure::Placeholders.of(@document).map(&:paragraph)
+          placeholders = Structure::Placeholders.new(@document)
           found = @document.paragraphs.find do |paragraph|
-            @check.role(paragraph) == "title" && !unfilled.include?(paragraph.id)
+            @check.role(paragraph) == "title" && placeholders.in(paragraph).empty?
           end
           missing("accessible.title", "The document has no title in its properties", "a title",
             mend: found && title_mend(found))
