@@ -26,8 +26,8 @@ module Norvel
       result = nil
       (1..ROUNDS).each do |round|
         result = once(document, values, result || known, round)
-        now = FieldValues::InText.new(PageFields.new(result).texts)
-        return result if now.texts == values.texts
+        now = FieldValues::InText.from(result)
+        return result if now.same?(values)
         values = now
       end
       result.unsettled

@@ -8,9 +8,7 @@ module Norvel
       # What sections may ask for that is done in a simpler way: {words => is it asked for?}
       SIMPLER = {
         "has columns of unequal width, set as wide as the narrowest" => ->(section) { section.column_widths },
-        "asks for a grid that lines stand on, which is not applied" => ->(section) { section.line_grid },
-        "numbers its notes anew on each page, where they are counted on" =>
-          ->(section) { section.notes.each_value.any? { |told| told[:restart].to_s.match?(/page/i) } }
+        "asks for a grid that lines stand on, which is not applied" => ->(section) { section.line_grid }
       }.freeze
 
       def initialize(result)

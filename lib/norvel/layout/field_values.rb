@@ -9,10 +9,22 @@ module Norvel
         PAGES = %w[page pages pages_of_section].freeze
 
         # texts: {paragraph id => {field id => text}}
-        attr_reader :texts
+        # note_sheets: {note id => index of the sheet that its mark stands on}, where notes are counted by page
+        attr_reader :texts, :note_sheets
 
-        def initialize(texts = {})
+        def initialize(texts = {}, note_sheets = {})
           @texts = texts
+          @note_sheets = note_sheets
+        end
+
+        # Those of a Result.
+        def self.from(result)
+          sheets = NoteNumbers.by_page?(result.document) ? NoteNumbers.sheets(result) : {}
+          new(PageFields.new(result).texts, sheets)
+        end
+
+        def same?(other)
+          texts == other.texts && note_sheets == other.note_sheets
         end
 
         def of(paragraph)

@@ -2,12 +2,26 @@
 
 module Norvel
   module Layout
-    # What the marks of notes say: counted in the order of the text, each kind for itself, by the section they are in
-    # (ISO/IEC 29500-1 17.11.11, 17.11.19). Restarts on each page are counted on through the section.
+    # What the marks of notes say: counted in the order of the text, each kind for itself, by the section or the page
+    # they are in (ISO/IEC 29500-1 17.11.11, 17.11.19).
     class NoteNumbers
       FORMATS = {"footnote" => "decimal", "endnote" => "lower_roman"}.freeze
 
-      def initialize(document)
+      # Are notes counted anew on each page?
+      def self.by_page?(document)
+        document.sections.flat_map { |section| section.notes.values }.any? { |told| told[:restart].to_s.match?(/page/i) }
+      end
+
+      # {note id => index of the sheet that its mark stands on} of a Result.
+      def self.sheets(result)
+        result.sheets.each_with_index.with_object({}) do |(sheet, index), found|
+          sheet.each_line { |line| line.block.notes(line.line, line.line + 1).each { |id| found[id] ||= index } }
+        end
+      end
+
+      # sheets: what these say of a round before
+      def initialize(document, sheets = {})
+        @sheets = sheets
         @sections = document.sections
         @owners = document.stories.select(&:note?)
           .flat_map { |story| story.paragraphs.map { |paragraph| [paragraph.id, story.id] } }.to_h
@@ -43,9 +57,17 @@ module Norvel
 
       def number(mark)
         told = numbering_of(mark.of)
+        turn(mark) if told[:restart].to_s.match?(/page/i)
         shown = (told[:start] || 1) + @counts[mark.of]
         @counts[mark.of] += 1
         @numbers[[mark.of, mark.note]] ||= Document::Numerals.write(shown, told[:format] || FORMATS[mark.of])
+      end
+
+      # On another page than the mark before, counting begins anew.
+      def turn(mark)
+        sheet = @sheets[mark.note]
+        @counts[mark.of] = 0 if @sheet && sheet && sheet != @sheet
+        @sheet = sheet || @sheet
       end
 
       def restart(section)

@@ -16,7 +16,7 @@ module Norvel
         @values = values
         @earlier = earlier
         @same = earlier&.same_parts(values)
-        @numbers = (@same && earlier.same_notes?(*@same)) ? earlier.result.stories.numbers : NoteNumbers.new(document)
+        @numbers = numbers_of_notes
         @setting = TextSetting.new(document, @numbers, earlier:, boxes: method(:box))
         @measures = {}
         @notes = {}
@@ -114,6 +114,13 @@ module Norvel
           end
         end
         found.compact
+      end
+
+      # Those of the layout before where nothing but words is another, and no page counts.
+      def numbers_of_notes
+        by_page = NoteNumbers.by_page?(document)
+        return @earlier.result.stories.numbers if !by_page && @same && @earlier.same_notes?(*@same)
+        NoteNumbers.new(document, @values.note_sheets)
       end
 
       # What of the paragraph before hangs beside this one too, as TextSetting::Hung; nil where nothing does and nothing

@@ -197,8 +197,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   # From memory of ISO/IEC 29500-1 17.6.4, 17.6.5, 17.11.19: what a section may ask for and the layout does more simply.
   {"columns of unequal width" => '<w:cols w:num="2" w:equalWidth="0"><w:col w:w="2000" w:space="720"/><w:col ' \
     'w:w="6000"/></w:cols>',
-   "a grid that lines stand on" => '<w:docGrid w:type="lines" w:linePitch="360"/>',
-   "numbers its notes anew on each page" => '<w:footnotePr><w:numRestart w:val="eachPage"/></w:footnotePr>'}
+   "a grid that lines stand on" => '<w:docGrid w:type="lines" w:linePitch="360"/>'}
     .each do |words, asked|
     it "says that pages are an estimate where a section has #{words}" do
       pages = laid(p(t("plain")), section: wide.sub("</w:sectPr>", "#{asked}</w:sectPr>"))

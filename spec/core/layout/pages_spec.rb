@@ -174,6 +174,18 @@ RSpec.describe Norvel::Layout::Pages do
       expect(pages.sheets[0].lines.size).to be < 10
     end
 
+    # ISO/IEC 29500-1 17.11.19 eachPage; ISO/IEC 26300-1 19.867 text:start-numbering-at.
+    it "are numbered anew on each page where that is asked for, also when they come to stand on another" do
+      each = section.sub("</w:sectPr>", '<w:footnotePr><w:numRestart w:val="eachPage"/></w:footnotePr></w:sectPr>')
+      body = p(r("one") + note(1), exact) + p(r("two") + note(2), exact) + lines(12) + p(r("three") + note(3), exact)
+      told = ->(pages) { pages.sheets.map { |sheet| sheet.note_lines.map(&:text) } }
+      document = docx(body + each, footnotes: notes("first", "second", "third"))
+      pages = Norvel::Layout.of(document)
+      expect([told[pages], pages.estimates]).to eq [[["1 first", "2 second"], ["1 third"]], []]
+      few = document.without([document.paragraphs[2].id])
+      expect(told[Norvel::Layout.of(few, known: pages)]).to eq [["1 first", "2 second", "3 third"]]
+    end
+
     it "push their line to the next page where there is no room for both" do
       pages = laid((lines(1) * 9) + p(r("called") + note(1), exact) + lines(1), footnotes: notes("below"))
       expect(pages.sheets.map { |sheet| [sheet.lines.last.text, sheet.note_lines.size] })

@@ -130,7 +130,22 @@ module Norvel
           (1..(starts.keys.max || 1)).map do |number|
             name, start = starts[number]
             master = masters[name] || masters.first
-            masters.section(master, source: number - 1, start:, heads: heads(master, number))
+            masters.section(master, source: number - 1, start:, heads: heads(master, number)).with(notes: note_numbers)
+          end
+        end
+
+        # How notes are numbered: {footnote: {format:, restart:}, …} of what is said (26300-1 16.29.3). What counting
+        # begins with is told in two ways by writers, so it is not read.
+        def note_numbers
+          @note_numbers ||= begin
+            part = package.styles
+            said = part ? part.children(part.child(part.root, "office:styles"), "text:notes-configuration") : []
+            said.to_h { |node|
+              restart = part.attr(node, "text:start-numbering-at")
+              told = {format: ListReader::FORMATS[part.attr(node, "style:num-format")],
+                      restart: ("eachPage" if restart == "page")}.compact
+              [(part.attr(node, "text:note-class") || "footnote").to_sym, told.freeze]
+            }.reject { |_, told| told.empty? }.freeze
           end
         end
 
