@@ -9,7 +9,7 @@ module Norvel
 
       # Are notes counted anew on each page?
       def self.by_page?(document)
-        document.sections.flat_map { |section| section.notes.values }.any? { |told| told[:restart].to_s.match?(/page/i) }
+        document.sections.flat_map { |one| one.notes.values }.any? { |told| told[:restart].to_s.match?(/page/i) }
       end
 
       # {note id => index of the sheet that its mark stands on} of a Result.
