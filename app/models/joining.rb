@@ -7,8 +7,8 @@ class Joining
 
   # What can take texts in: {key => name}, templates first.
   def self.bases
-    SavedTemplate.kept_whole.to_h { |one| ["own:#{one.id}", "#{one.name} (template)"] }
-      .merge(Manuscript.order(updated_at: :desc).to_h { |one| ["document:#{one.id}", one.title] })
+    SavedTemplate.kept_whole.pluck(:id, :name).to_h { |id, name| ["own:#{id}", "#{name} (template)"] }
+      .merge(Manuscript.order(updated_at: :desc).pluck(:id, :title).to_h { |id, title| ["document:#{id}", title] })
   end
 
   # place: {from:, till:} as ids of paragraphs of the base, "" for none; nil where nobody said and the usual is meant

@@ -7,7 +7,7 @@ class SavedTemplate < ActiveRecord::Base
   # Every template by the key that pages use: {"ship:short-notice" => "Short notice", "own:3" => …}
   def self.all_by_key
     Norvel::Formats::Template.shipped.keys.to_h { |name| ["ship:#{name}", name.tr("-", " ").capitalize] }
-      .merge(order(:name).to_h { |template| ["own:#{template.id}", template.name] })
+      .merge(order(:name).pluck(:id, :name).to_h { |id, name| ["own:#{id}", name] })
   end
 
   # Those that a person brought in with what they say.

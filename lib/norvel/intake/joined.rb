@@ -7,6 +7,8 @@ module Norvel
     # and controls; the texts are dressed in its styles first, so that styles, numbers of headings and page labels go
     # through.
     class Joined
+      NO_WORDS = /[[:space:]#{Document::Run::SIGN}#{Document::Run::OBJECT}]/
+
       # The place for a text in a template that has front matter: from its first chapter to what follows its last, as
       # Paragraphs: [from, till]. Nil each where there is none.
       def self.place_in(base)
@@ -25,6 +27,9 @@ module Norvel
           raise Refused, "Nothing can be put into a #{Formats[base.format].label} file: hand it over as .odt first."
         end
         @base, @texts = base, texts
+        if [from, till].compact.any?(&:container)
+          raise Refused, "The place for the text is within a table or a box: choose a paragraph that stands outside."
+        end
         @places = [from, till].map { |one| one && base.position(one.id) }
         if @places.all? && @places[1] < @places[0]
           raise Refused, "What stays after the text stands before the place where it goes."
@@ -112,10 +117,11 @@ module Norvel
         squeezed(before + @texts.flat_map(&:paragraphs) + after)
       end
 
-      # The words of paragraphs, without what fields compute: that may say something else in the whole.
+      # The words of paragraphs and the marks of notes, without what fields compute: that may say something else in the
+      # whole.
       def squeezed(paragraphs)
         computed = ->(run) { run.within.any?(Document::Field) }
-        paragraphs.map { |one| one.runs.reject(&computed).map(&:text).join }.join.gsub(/[[:space:]]/, "")
+        paragraphs.map { |one| one.runs.reject(&computed).map(&:text).join }.join.gsub(NO_WORDS, "")
       end
     end
   end

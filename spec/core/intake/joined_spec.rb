@@ -187,6 +187,8 @@ RSpec.describe Norvel::Intake::Joined do
 
   it "refuses what has no place" do
     expect { described_class.new(template, []) }.to raise_error(Norvel::Refused, /no text/)
+    expect { described_class.new(template, [chapter], from: template.paragraphs.find(&:container)) }
+      .to raise_error(Norvel::Refused, /within a table/)
     wrong = {from: place[:till], till: place[:from]}
     expect { described_class.new(template, [chapter], **wrong) }.to raise_error(Norvel::Refused, /stands before/)
   end
