@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-%w[prose package markup thesis handbook notice minutes gauge].each { |name| require_relative name }
+%w[prose package markup thesis handbook notice minutes gauge house_template].each { |name| require_relative name }
 
 # The demo documents: file name, guide, and what makes the bytes.
 module Demo

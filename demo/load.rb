@@ -22,4 +22,8 @@ unless SavedGuide.exists?
   template = SavedTemplate.document_of("ship:ravelmouth-report")
   SavedGuide.keep(Norvel::Guide::Derived.new(template).text, origin: "the template Ravelmouth report")
 end
+# A template with front matter, for texts to be put in.
+unless SavedTemplate.kept_whole.exists?
+  SavedTemplate.keep(Demo::HouseTemplate.new.bytes, "#{Demo::HouseTemplate::NAME}.docx")
+end
 File.write(sign, "")

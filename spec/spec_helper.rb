@@ -14,7 +14,7 @@ $LOAD_PATH.unshift(File.expand_path("../lib", __dir__))
 require "norvel"
 require "prop_check"
 require "tmpdir"
-%w[prose package markup thesis handbook notice minutes gauge].each { |name| require_relative "../demo/#{name}" }
+require_relative "../demo/build"
 Dir[File.join(__dir__, "support", "*.rb")].each { |path| require path }
 
 RSpec.configure do |config|

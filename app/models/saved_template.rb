@@ -10,6 +10,14 @@ class SavedTemplate < ActiveRecord::Base
       .merge(order(:name).pluck(:id, :name).to_h { |id, name| ["own:#{id}", name] })
   end
 
+  # A template made of a file that was brought in: its styles and pages, and beside them all that it says. Raises
+  # Norvel::UnreadableFile.
+  def self.keep(whole, filename)
+    name = File.basename(filename, ".*")
+    pattern = Norvel::Formats.read(whole, name:)
+    create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern), whole:)
+  end
+
   # Those that a person brought in with what they say.
   def self.kept_whole
     where.not(whole: nil).order(:name)

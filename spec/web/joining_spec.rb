@@ -23,8 +23,7 @@ RSpec.describe "documents put together" do
   let(:mills) { Manuscript.bring_in(file("# Mills", "They stand."), filename: "mills.docx") }
   let(:template) do
     whole = file("The College", "# Declaration", "I declare.", "# Chapter", "Here.", "# References", "Add them.")
-    bytes = Norvel::Formats::Template.bytes(Norvel::Formats.read(whole, name: "c"))
-    SavedTemplate.create!(name: "College", bytes:, whole:)
+    SavedTemplate.keep(whole, "College.docx")
   end
 
   def token
@@ -63,6 +62,16 @@ RSpec.describe "documents put together" do
       "Odd words."]
     breaks = made.document.paragraphs.select { |one| made.document.look(one)[:page_break_before] }
     expect(breaks.map(&:text)).to eq %w[Mills Tides]
+  end
+
+  it "begin with the demo's template: declaration, contents made, pages counted from its first chapter" do
+    kept = SavedTemplate.keep(Demo::HouseTemplate.new.bytes, "house.docx")
+    send_join(base: "own:#{kept.id}", order: {manuscript.id => "1"})
+    document = Manuscript.order(:id).last.document
+    expect(Norvel::Structure::Placeholders.of(document).map(&:name))
+      .to include("Title of the report", "your name", "day and month")
+    list = Norvel::Structure::ContentsLists.in(document).first.paragraphs(document).map(&:text)
+    expect(list.reject(&:empty?)).to eq ["Declaration\tii", "Contents\tiii", "Tides\t1", "References\t2"]
   end
 
   it "are refused with a sentence where nothing fits" do

@@ -31,11 +31,8 @@ class TemplatesStation < Station
 
   # A file of one's own becomes a template: its styles and pages; what it says is kept beside, to begin a document with.
   post("/manuscripts/:id/templates/bring") do
-    name = File.basename(sent_file[:filename], ".*")
-    whole = sent_file[:tempfile].read
-    pattern = Norvel::Formats.read(whole, name:)
-    made = SavedTemplate.create!(name: name[0, 100], bytes: Norvel::Formats::Template.bytes(pattern), whole:)
-    go_after "Brought in the template #{name}", path_to("templates", template: "own:#{made.id}")
+    made = SavedTemplate.keep(sent_file[:tempfile].read, sent_file[:filename])
+    go_after "Brought in the template #{made.name}", path_to("templates", template: "own:#{made.id}")
   end
 
   get("/new") do
