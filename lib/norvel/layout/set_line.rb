@@ -58,11 +58,20 @@ module Norvel
         @block.look[:indent_right]
       end
 
-      # All lines but the last of a paragraph fill their measure, by their spaces.
+      # All lines but the last of a paragraph fill their measure, by their spaces, each of several in a row.
       def justify(spare)
         return if %i[end line page column].include?(@line.ending) || @line.tabs
-        @gaps = (@line.from...@line.to).count { |item| @set_items.spaces[item].positive? }
+        @gaps = (@line.from..@line.to).sum { |item| blanks_in(item) + blanks_after(item) }
         @stretch = spare / @gaps if @gaps.positive?
+      end
+
+      # Spaces that a line begins with are items of their own.
+      def blanks_in(item)
+        (@set_items.sizes[item] == 1 && @set_items.item_text(item) == " ") ? 1 : 0
+      end
+
+      def blanks_after(item)
+        (item == @line.to) ? 0 : spaces_before(item + 1)
       end
 
       def cut
@@ -81,12 +90,13 @@ module Norvel
 
       def width_of(item)
         return @line.tabs[item] if @line.tabs&.key?(item)
-        @set_items.widths[item]
+        return @set_items.widths[item] if @stretch.zero?
+        @set_items.widths[item] + (@stretch * blanks_in(item))
       end
 
       def gap(item)
         return 0.0 if item == @line.to || @set_items.spaces[item].zero?
-        @set_items.spaces[item] + @stretch
+        @set_items.spaces[item] + (@stretch * blanks_after(item))
       end
 
       def inline(item, x, wide)

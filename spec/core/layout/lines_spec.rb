@@ -206,6 +206,17 @@ RSpec.describe Norvel::Layout::TextSetting do
     end
   end
 
+  # What is drawn stretches every space there is: CSS 2.1 16.4 word-spacing, ISO 32000-1 9.3.3 Tw.
+  it "fills justified lines by each of their spaces, at their begin and several in a row too" do
+    words = "   the keeper  of the gate wrote   down each tide that came over the sill in that winter. " * 3
+    set = lines(p(t(words), '<w:jc w:val="both"/>'))
+    drawn = set.map do |line|
+      line.spans.sum { |span| span.letters.width(span.text) + (span.text.count(" ") * span.stretch) }
+    end
+    expect(drawn).to match(set.map { |line| be_within(0.01).of(line.width) })
+    expect(set[0].width).to be_within(0.01).of(468)
+  end
+
   it "calls a page no estimate for a grid that asks for nothing" do
     expect(laid(p(t("plain")), section: wide.sub("</w:sectPr>", '<w:docGrid w:linePitch="360"/></w:sectPr>')).estimates)
       .to eq []
