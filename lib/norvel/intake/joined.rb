@@ -40,7 +40,9 @@ module Norvel
       # The document that holds all, read from its file: nothing of it has been changed since. Raises Refused,
       # Unwritable.
       def document
-        made = @texts.each_with_index.inject(@base) { |now, (text, n)| joined(now, text, n) }
+        dressed = @texts.each_with_index.map { |text, number| in_its_styles(text, @chosen[number] || {}) }
+        from, till = @places
+        made = joined(@base, dressed.inject { |now, text| joined(now, text) }, from: from || till, till:)
         return brought_up_to_date(made) if squeezed(made.paragraphs) == expected
         raise Unwritable, "The texts could not be joined without words being lost, so nothing was made."
       end
@@ -55,13 +57,9 @@ module Norvel
 
       private
 
-      def joined(base, text, number)
-        from, till = @places
-        after = base.paragraphs.size - (till ? @base.paragraphs.size - till : 0)
-        from = till && after unless number.zero?
-        bytes = Formats[base.format].joiner.call(base, in_its_styles(text, @chosen[number] || {}),
-          from:, till: till && after, apart: @apart || number.positive?)
-        Formats.read(bytes, name: base.name)
+      # One behind the other; with a place, in that of the first.
+      def joined(base, text, from: nil, till: nil)
+        Formats.read(Formats[base.format].joiner.call(base, text, from:, till:, apart: @apart), name: base.name)
       end
 
       # The text as a file of the base's format, in its styles.

@@ -98,6 +98,25 @@ RSpec.describe Norvel::Intake::Joined do
       .to eq [[false, nil, "lower_roman"], [true, 1, "decimal"], [false, nil, "decimal"], [false, nil, "decimal"]]
   end
 
+  it "keeps a last section that lies across, where others stand before it" do
+    turned = docx(p(r("up"), sheet("")) + p(r("wide")) + table([%w[a b]]) + sheet("", across: true))
+    joined = described_class.new(template, [turned, chapter], **place).document
+    expect(joined.sections.map(&:landscape?)).to eq [false, false, true, true, false, false]
+    expect(joined.paragraphs.find { |one| one.text == "wide" }.section).to eq 3
+  end
+
+  it "turns the sheets where a text behind another stands on sheets that lie otherwise" do
+    wide, upright = [true, false].map { |across| docx(p(r(across ? "wide" : "up")) + sheet("", across:)) }
+    [[wide, upright], [upright, wide]].each do |base, text|
+      joined = described_class.new(base, [text, text]).document
+      way = text.sections.first.landscape?
+      expect(joined.paragraphs.map { |one| joined.section_of(one).landscape? }).to eq [!way, way, way]
+      odt = [base, text].map { |one| Norvel::Formats.read(Norvel::Formats.write(one, as: "odt").bytes, name: "x.odt") }
+      open = described_class.new(odt[0], [odt[1]]).document
+      expect(open.paragraphs.map { |one| open.section_of(one).landscape? }).to eq [!way, way]
+    end
+  end
+
   it "stands behind each other, each on a new page, with places and lists of their own" do
     joined = described_class.new(chapter, [chapter, chapter], apart: true).document
     expect(joined.paragraphs.count { |one| one.text == "The mill" }).to eq 6

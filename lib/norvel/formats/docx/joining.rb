@@ -51,12 +51,12 @@ module Norvel
           JoiningNames.new(@base, @text, @changes)
         end
 
-        # What stands in the body of the other, its last section's set-up left behind.
+        # What stands in the body of the other; the set-up of its last section is that of the place.
         def taken_in
-          body = @text.package.main.child(@text.package.main.root, "body")
-          nodes = body.element_children.to_a
-          nodes.pop if nodes.last&.name == "sectPr"
-          @place.set_up(nodes, @text.package.main)
+          part = @text.package.main
+          nodes = part.child(part.root, "body").element_children.to_a
+          last = nodes.pop if nodes.last&.name == "sectPr"
+          @place.set_up(nodes, part, last)
           nodes
         end
 

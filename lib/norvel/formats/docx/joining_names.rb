@@ -186,12 +186,9 @@ module Norvel
         # The relationship here of one that a part of the text has.
         def related(from, to, id)
           relation = @text.package.relationship(from, id) or return
-          (@copied[[from, to, id]] ||= if relation.external || !@text.package.container.include?(relation.target)
-             [@changes.relate(to, relation.target, relation.type, external: true)]
-           else
-             [@changes.relate(to, "/#{copied_part(relation.target)}", relation.type)]
-           end
-          ).first
+          outside = relation.external || !@text.package.container.include?(relation.target)
+          target = outside ? relation.target : "/#{copied_part(relation.target)}"
+          @copied[[from, to, id]] ||= @changes.relate(to, target, relation.type, external: outside)
         end
 
         # The path here of a part that came along, with what it names in turn.

@@ -22,9 +22,12 @@ module Norvel
         end
 
         # Gives the sections of a text the set-up of this place: those that lie across keep their sheets, with the heads
-        # and feet of the section before. part: of the text
-        def set_up(nodes, part)
+        # and feet of the section before. part: of the text; last: the set-up of its last section, or nil
+        def set_up(nodes, part, last)
           found = nodes.flat_map { |node| node.xpath(".//*[local-name()='pPr']/*[local-name()='sectPr']").to_a }
+          turned = last && landscape?(last, part) != landscape?(@own, @part)
+          @final = last if turned && @from.nil?
+          found << end_section(nodes, part, last) if turned && @from && found.any?
           found.each_with_index do |section, number|
             across = landscape?(section, part) != landscape?(@own, @part)
             across ? keep_across(section, part, number.zero?) : section.replace(like_own(section, part, number.zero?))
@@ -39,12 +42,20 @@ module Norvel
           after = first ? first.previous_element : last_of_body
           holder = first ? first.parent : @body
           @gone = Cleared.between(first, @till && @paragraphs[@till], @body, spare: "sectPr") if first
+          after = turn(after) if @final && after
           nodes.reverse_each { |node| after ? after.add_next_sibling(node) : holder.prepend_child(node) }
           close_section(nodes)
           Remains.loose_ends(@part, @body)
         end
 
         private
+
+        # A last section ends in a paragraph, as others do. Returns its set-up there.
+        def end_section(nodes, part, set_up)
+          nodes << nodes.last.add_next_sibling(part.create("p")) unless nodes.last.name == "p"
+          properties = part.place(nodes.last, "pPr")
+          part.child(properties, "sectPr") || part.insert(properties, set_up)
+        end
 
         # The section that the first replaced paragraph stands in.
         def governing
@@ -66,6 +77,13 @@ module Norvel
           raise Refused, "The place for the text is within a table: choose the paragraph that begins it."
         end
 
+        # Behind a text whose sheets lie the other way a section ends. Returns its last element.
+        def turn(last)
+          nodes = [last]
+          end_section(nodes, @part, @own.dup)
+          nodes.last
+        end
+
         def last_of_body
           @body.element_children.reject { |node| node.name == "sectPr" }.last
         end
@@ -74,12 +92,17 @@ module Norvel
         # that of the end.
         def close_section(nodes)
           ended = @gone.any? { |node| node == @own || @own.ancestors.include?(node) }
-          own = like_own(nil, nil, !@begun)
+          own = @final ? across_at_end : like_own(nil, nil, !@begun)
           return (final = @part.child(@body, "sectPr")) && final.replace(own) unless @till
           return unless ended
-          last = nodes.last
-          last = last.add_next_sibling(@part.create("p")) unless last&.name == "p"
-          @part.insert(@part.place(last, "pPr"), own)
+          end_section(nodes, @part, own)
+        end
+
+        # The set-up of the text's last sheets, that lie otherwise than those before it.
+        def across_at_end
+          copy = @final.dup
+          keep_across(copy, @part, false)
+          copy
         end
 
         # A copy of the place's set-up, that begins as the text's section does. first: as the place did

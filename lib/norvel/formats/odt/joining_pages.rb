@@ -17,15 +17,17 @@ module Norvel
         # Gives a style of the text that begins pages those of this place.
         def settle(style)
           name = attr(style, "style:master-page-name")
-          return if name.to_s.empty?
+          return if name.to_s.empty? || style.equal?(@first)
           set(style, "style:master-page-name", here(name))
           count_on(style)
         end
 
         # The style of the first paragraph. begins: did the place begin pages of its own?
         def begin_with(style, begins)
-          across = across?(attr(style, "style:master-page-name"))
-          @text.package.content.unset(style, "style:master-page-name") unless across
+          @first = style
+          name = attr(style, "style:master-page-name") || @theirs.first&.name
+          across = across?(name)
+          across ? set(style, "style:master-page-name", here(name)) : unset_master(style)
           count_on(style)
           return unless begins
           set(style, "style:master-page-name", @name) if @name && !across
@@ -43,6 +45,10 @@ module Norvel
           @text.package.content.set(node, name, value)
         end
 
+        def unset_master(style)
+          @text.package.content.unset(style, "style:master-page-name")
+        end
+
         # Pages are counted on from those before.
         def count_on(style)
           properties = @text.package.content.child(style, "style:paragraph-properties")
@@ -54,7 +60,6 @@ module Norvel
         end
 
         def here(name)
-          return name if @across.value?(name) || @masters[name].equal?(own)
           across?(name) ? (@across[name] ||= brought(@theirs[name])) : own&.name.to_s
         end
 
