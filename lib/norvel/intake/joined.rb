@@ -43,7 +43,7 @@ module Norvel
         dressed = @texts.each_with_index.map { |text, number| in_its_styles(text, @chosen[number] || {}) }
         from, till = @places
         made = joined(@base, dressed.inject { |now, text| joined(now, text) }, from: from || till, till:)
-        return brought_up_to_date(made) if squeezed(made.paragraphs) == expected
+        return brought_up_to_date(made) if words(made.paragraphs) == words_of_all(dressed)
         raise Unwritable, "The texts could not be joined without words being lost, so nothing was made."
       end
 
@@ -108,16 +108,16 @@ module Norvel
         end.then { |now| written(now) }
       end
 
-      # --- proof ---
+      # --- proof; that each text came to the base's format whole, its conversion has proven ---
 
-      def expected
+      def words_of_all(texts)
         before, _, after = stretches
-        squeezed(before + @texts.flat_map(&:paragraphs) + after)
+        words(before + texts.flat_map(&:paragraphs) + after)
       end
 
       # The words of paragraphs and the marks of notes, without what fields compute: that may say something else in the
       # whole.
-      def squeezed(paragraphs)
+      def words(paragraphs)
         computed = ->(run) { run.within.any?(Document::Field) }
         paragraphs.map { |one| one.runs.reject(&computed).map(&:text).join }.join.gsub(NO_WORDS, "")
       end
