@@ -19,10 +19,11 @@ module SheetImages
     drawable?(image) ? image_drawn(image, box) : framed(box, "a drawing that is not shown here")
   end
 
-  # Images that hang at paragraphs and not in their lines.
-  def hanging_images(sheet)
+  # Images that hang at paragraphs and not in their lines, in heads and feet too.
+  def hanging_images(sheet, whose = pages)
     found = []
-    sheet.bands.each do |left, top, column|
+    heads = whose.heads(sheet).map { |_, left, top, column| [left, top, column] }
+    [*sheet.bands, *heads].each do |left, top, column|
       Norvel::Layout::Placing.hanging(column, left, top) do |object, x, y|
         found << object_drawn(object, x, y) unless object.inside
       end

@@ -114,6 +114,9 @@ module Norvel
         end
         lines = heads(sheet)
         @ink.artifact("Pagination") { lines.each { |line| whole(line) } } if lines.any?
+        @pages.heads(sheet).each do |_, x, y, column|
+          Layout::Placing.hanging(column, x, y) { |one, left, top, _| draw(one, left, top, nil) }
+        end
       end
 
       # A line of a head or foot, with its images.

@@ -90,6 +90,25 @@ RSpec.describe "images cut and turned" do
     expect(beside.baseline - y - object.height).to be_between(5, 20) # its line stands below it
   end
 
+  it "that hang in a head are drawn on every page, as what belongs to the page" do
+    sign = %(<draw:frame draw:style-name="N" text:anchor-type="char" svg:width="40pt" svg:height="20pt" svg:x="300pt" ) +
+      %(svg:y="0pt"><draw:image xlink:href="Pictures/a.png"/></draw:frame>)
+    style = %(<style:style style:name="N" style:family="graphic"><style:graphic-properties ) +
+      %(style:wrap="run-through"/></style:style>)
+    head = OpenDocument::MASTER
+      .sub("/>", "><style:header><text:p>#{sign}Mills</text:p></style:header></style:master-page>")
+    made = OpenDocument.new("<text:p>Words.</text:p>" * 90, masters: head, styles: style,
+      files: {"Pictures/a.png" => png}).document
+    written = Norvel::Pdf.write(made)
+    expect(written.carried.not_carried).to be_empty
+    Dir.mktmpdir do |folder|
+      File.binwrite("#{folder}/o.pdf", written.bytes)
+      listed = Open3.capture2e("pdfimages", "-list", "#{folder}/o.pdf").first.lines.drop(2)
+      expect(listed.map { |line| line.split[0].to_i }).to eq((1..Norvel::Layout.of(made).sheets.size).to_a)
+      expect(Open3.capture2e("pdfinfo", "-struct", "#{folder}/o.pdf").first).not_to include("Figure")
+    end
+  end
+
   it "stay so in a saved document" do
     was = document(crop: 'l="50000"', turn: 5_400_000)
     again = Norvel::Snapshot.load(Norvel::Snapshot.dump(was, was), was)
