@@ -91,8 +91,8 @@ RSpec.describe "images cut and turned" do
   end
 
   it "that hang in a head are drawn on every page, as what belongs to the page" do
-    sign = %(<draw:frame draw:style-name="N" text:anchor-type="char" svg:width="40pt" svg:height="20pt" svg:x="300pt" ) +
-      %(svg:y="0pt"><draw:image xlink:href="Pictures/a.png"/></draw:frame>)
+    sign = %(<draw:frame draw:style-name="N" text:anchor-type="char" svg:width="40pt" svg:height="20pt" ) +
+      %(svg:x="300pt" svg:y="0pt"><draw:image xlink:href="Pictures/a.png"/></draw:frame>)
     style = %(<style:style style:name="N" style:family="graphic"><style:graphic-properties ) +
       %(style:wrap="run-through"/></style:style>)
     head = OpenDocument::MASTER
