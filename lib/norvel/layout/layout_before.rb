@@ -46,7 +46,7 @@ module Norvel
       # blocks; nil where they may not be. values: FieldValues::InText of now
       def same_parts(values)
         return unless same_styles? && @was.sections.equal?(@document.sections) && same_markers?
-        return if @result.stories.setting.blocks.each_value.any?(&:narrowed?)
+        return if @result.stories.setting.narrowed?
         return unless values.equal?(@result.values) && @result.stories.whole?
         before = LayoutBefore.common(@was.blocks, @document.blocks) { |list, n| list[n] }
         most = [@was.blocks.size, @document.blocks.size].min - before

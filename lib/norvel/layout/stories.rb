@@ -127,9 +127,10 @@ module Norvel
       # may hang at this one. last: [paragraph, its block] before it, or nil
       def hung_before(last, part, following)
         above, block = last
+        return if part.plain? && !(block && block.hung?)
         left = (block && above.section == part.section) ? block.left_over : []
         goes_on = following.is_a?(Document::Paragraph) && following.section == part.section
-        return (TextSetting::Hung.new([].freeze, goes_on) if goes_on && !part.plain?) if left.empty?
+        return (TextSetting::Hung.new([].freeze, goes_on) if goes_on) if left.empty?
         space = document.cascade.rules.space_between(document.look(above), document.look(part),
           same_style: above.style_id == part.style_id, settings: document.settings)
         still = left.filter_map { |height, *takes| [height - space, *takes] if height > space }

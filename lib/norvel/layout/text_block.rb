@@ -27,9 +27,14 @@ module Norvel
         @below = hung&.goes_on ? 0.0 : left_over.map(&:first).max || 0.0
       end
 
+      # Does anything hang at it, or beside it from before?
+      def hung?
+        !floats.empty? || !@hung.nil?
+      end
+
       # What hangs beside it and is not over where it ends: [[height that is left, from the left, in all], …].
       def left_over
-        return [] if floats.empty? && @hung.nil?
+        return [] unless hung?
         own = floats.select { |one| one.wrap == "beside" }.map { |one| [one.span[1], *one.takes] }
         [*@hung&.taking, *own].filter_map { |height, *takes| [height - bare_height, *takes] if height > bare_height }
       end

@@ -50,7 +50,13 @@ module Norvel
         block = (untouched(known, paragraph, measure, section) if hung.nil? || hung.taking.empty?) ||
           set_anew(known, paragraph, measure, section, values, beside, room, hung)
         @computed << paragraph if block.setting.values && !beside
+        @narrowed ||= block.narrowed?
         @blocks[paragraph] = block
+      end
+
+      # Do lines of any paragraph stand beside what hangs at one before?
+      def narrowed?
+        @narrowed
       end
 
       # Is nothing of it seen, its end included? Then it takes no room.
@@ -74,6 +80,7 @@ module Norvel
       # Holds what another setting made of paragraphs that are still there, until it is made anew.
       def take_over(other)
         @blocks = other.blocks.dup.keep_if { |paragraph, _| document.same_paragraph?(paragraph) }
+        @narrowed = other.narrowed?
         @computed = other.computed.select { |paragraph| document.same_paragraph?(paragraph) }
       end
 
