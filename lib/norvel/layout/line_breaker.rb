@@ -25,15 +25,15 @@ module Norvel
 
       # [Line, …]; one without items for a paragraph without text.
       def lines
-        return [Line.new(0, -1, *narrowed(*@first, 0).insert(1, 0.0), :end)] if @set_items.empty?
+        return [empty_line] if @set_items.empty?
         lines = []
         item = 0
-        x, room = narrowed(*@first, 0)
+        x, room = @beside ? narrowed(*@first, 0) : @first
         while item < @set_items.size
           line = next_line(item, x, room)
           lines << line
           item = line.to + 1
-          x, room = narrowed(*@rest, lines.size)
+          x, room = @beside ? narrowed(*@rest, lines.size) : @rest
         end
         lines.last.ending = :end unless %i[page column].include?(lines.last.ending)
         lines
@@ -41,9 +41,13 @@ module Norvel
 
       private
 
+      def empty_line
+        x, room = @beside ? narrowed(*@first, 0) : @first
+        Line.new(0, -1, x, 0.0, room, :end)
+      end
+
       # [x, room] of a line with what stands beside it.
       def narrowed(x, room, number)
-        return [x, room] unless @beside
         taking = @beside.select { |from, to| number.between?(from, to - 1) }
         taking.inject([x, room]) { |(left, spare), (_, _, side, all)| [left + side, [spare - all, LEAST].max] }
       end

@@ -24,7 +24,7 @@ module Norvel
         @above = floats.sum(&:above)
         @breaks = set_items.breaks?
         measure_lines
-        @below = hung&.goes_on ? 0.0 : left_over.map(&:first).max || 0.0
+        @below = (!hung? || hung&.goes_on) ? 0.0 : left_over.map(&:first).max || 0.0
       end
 
       # Does anything hang at it, or beside it from before?
