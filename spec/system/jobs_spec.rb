@@ -296,6 +296,7 @@ RSpec.describe "whole jobs", type: :feature do
     act { fill_in "Place of two", with: "2" }
     act { click_button "Look at the place" }
     expect(page).to have_css("#place", text: "Stays before: 8 paragraphs")
+    expect(page).to be_axe_clean
     act { click_button "Put them together" }
     said("Put together one and others")
     found = handed_over("Download the .docx")

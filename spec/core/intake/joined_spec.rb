@@ -105,6 +105,17 @@ RSpec.describe Norvel::Intake::Joined do
     expect(joined.paragraphs.find { |one| one.text == "wide" }.section).to eq 3
   end
 
+  it "keeps a text across that is so from begin to end, in both formats" do
+    turned = docx(p(r("wide")) + sheet("", across: true))
+    joined = described_class.new(template, [turned], **place).document
+    expect(joined.sections.map { |one| [one.landscape?, one.number_start] })
+      .to eq [[false, nil], [true, 1], [false, nil]]
+    open = [template, turned].map { |one| Norvel::Formats.read(Norvel::Formats.write(one, as: "odt").bytes, name: "x") }
+    edges = place.transform_values { |one| at(open[0], one.text) }
+    across = described_class.new(open[0], [open[1]], **edges).document
+    expect(%w[wide References].map { |text| across.section_of(at(across, text)).landscape? }).to eq [true, false]
+  end
+
   it "turns the sheets where a text behind another stands on sheets that lie otherwise" do
     wide, upright = [true, false].map { |across| docx(p(r(across ? "wide" : "up")) + sheet("", across:)) }
     [[wide, upright], [upright, wide]].each do |base, text|
@@ -158,6 +169,7 @@ RSpec.describe Norvel::Intake::Joined do
         .to eq ["Title", *%w[Mills Dry Wide] * 2, "End"]
       expect(joined.sections.map { |one| [one.landscape?, one.number_start] }.first(3))
         .to eq [[false, nil], [false, 1], [true, nil]]
+      expect(joined.section_of(at(joined, "End")).landscape?).to be false
       dry = joined.paragraphs.select { |one| one.text.start_with?("Dry") }
       expect(dry.map { |one| joined.letter_look(one)[:bold] }).to eq [true, true]
       paths = joined.pictures.map(&:path)

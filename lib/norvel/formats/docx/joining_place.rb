@@ -27,7 +27,7 @@ module Norvel
           found = nodes.flat_map { |node| node.xpath(".//*[local-name()='pPr']/*[local-name()='sectPr']").to_a }
           turned = last && landscape?(last, part) != landscape?(@own, @part)
           @final = last if turned && @from.nil?
-          found << end_section(nodes, part, last) if turned && @from && found.any?
+          found << end_section(nodes, part, last) if turned && @from
           found.each_with_index do |section, number|
             across = landscape?(section, part) != landscape?(@own, @part)
             across ? keep_across(section, part, number.zero?) : section.replace(like_own(section, part, number.zero?))

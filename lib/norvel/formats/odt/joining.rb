@@ -31,6 +31,7 @@ module Norvel
           take_in_styles
           declare(before)
           @place.put(nodes)
+          resume if @pages.ends_across? && @place.following
           faces
           package.packed([package.content, package.styles, @names.manifest].compact, files: @names.files)
         end
@@ -65,6 +66,11 @@ module Norvel
           @pages.begin_with(style, @place.begins?)
           return if part.attr(style, "style:master-page-name") || !@apart
           part.set(part.place(style, "style:paragraph-properties"), "fo:break-before", "page")
+        end
+
+        # What stays after a text whose last sheets lie across stands on those of the place again.
+        def resume
+          PageBegin.put(package, @place.following, @pages.name)
         end
 
         # Names that the text counts by.

@@ -14,6 +14,16 @@ module Norvel
           @across = {}
         end
 
+        # The name of the master page of the place.
+        def name
+          own&.name.to_s
+        end
+
+        # Do the last sheets of the text lie otherwise than those of the place?
+        def ends_across?
+          across?(@text.text.page_starts.last&.[](1) || @theirs.first&.name)
+        end
+
         # Gives a style of the text that begins pages those of this place.
         def settle(style)
           name = attr(style, "style:master-page-name")
@@ -60,7 +70,7 @@ module Norvel
         end
 
         def here(name)
-          across?(name) ? (@across[name] ||= brought(@theirs[name])) : own&.name.to_s
+          across?(name) ? (@across[name] ||= brought(@theirs[name])) : self.name
         end
 
         def across?(name)

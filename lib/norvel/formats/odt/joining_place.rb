@@ -27,6 +27,11 @@ module Norvel
           @from.zero? || @paragraphs[@from - 1].section != section
         end
 
+        # The element of the first paragraph that stays, where it goes on in the section of the place; else nil.
+        def following
+          @nodes[@till] if @till && @paragraphs[@till].section == section
+        end
+
         # Puts elements in the place of what was there.
         def put(nodes)
           return nodes.each { |node| @body.add_child(node) } unless @from

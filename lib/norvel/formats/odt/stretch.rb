@@ -38,16 +38,9 @@ module Norvel
 
         # The first paragraph begins the pages that its section has.
         def begin_pages(package, node, from)
-          part = package.content
           section = @reader.text.paragraphs[from].section
           _, master = @reader.text.page_starts.reverse.find { |number, _| number <= section }
-          return unless master && %w[p h].include?(node.name)
-          pool = AutomaticStylePool.new(part, package)
-          named = part.attr(node, "text:style-name")
-          own = pool.node(named, "paragraph")
-          parent = own ? part.attr(own, "style:parent-style-name") : named
-          style = pool.paragraph(own, parent) { |made| part.set(made, "style:master-page-name", master) }
-          part.set(node, "text:style-name", style)
+          PageBegin.put(package, node, master) if master && %w[p h].include?(node.name)
         end
       end
     end
