@@ -22,7 +22,8 @@ class Joining
 
   # Is it said what takes in what?
   def said?
-    Joining.bases.key?(key) && texts.any?
+    return @said if defined?(@said)
+    @said = Joining.bases.key?(key) && texts.any?
   end
 
   # Manuscripts in their order.
@@ -83,14 +84,16 @@ class Joining
   private
 
   def manuscript
-    Manuscript.find(key.delete_prefix("document:").to_i)
+    @manuscript ||= Manuscript.find(key.delete_prefix("document:").to_i)
   end
 
   # [bytes, name] of the base.
   def file
-    return [manuscript.handed_over.bytes, manuscript.filename] unless template?
-    kept = SavedTemplate.find(key.delete_prefix("own:").to_i)
-    [kept.whole, kept.name]
+    @file ||= if template?
+      SavedTemplate.find(key.delete_prefix("own:").to_i).then { |kept| [kept.whole, kept.name] }
+    else
+      [manuscript.handed_over.bytes, manuscript.filename]
+    end
   end
 
   # In a template, the place of its own chapters; else the end.

@@ -8,8 +8,9 @@ class Turns
   LANES = {long: 2, short: 3}.freeze # {lane => requests at a time}
   DOCUMENT = %r{\A/manuscripts/(\d+)(?:/|\z)}
   COMPUTING = %r{\A/(?:templates|new|texts)\b}
+  TOGETHER = %r{\A/join\z} # several documents at once
   # What computes nothing, and what Helpers do, who have a queue of their own.
-  PASSING = %r{/(?:plan/progress|original|text|discard|download|handover/\w+)\z}
+  PASSING = %r{/(?:plan/progress|original|text|discard|download|parts|handover/\w+)\z}
   NOBODY = [499, {}, []].freeze
 
   def initialize(app)
@@ -32,6 +33,7 @@ class Turns
 
   def lane(path)
     return if PASSING.match?(path)
+    return :long if TOGETHER.match?(path)
     return (:short if COMPUTING.match?(path)) unless (id = path[DOCUMENT, 1])
     (paragraphs(id) > LONG) ? :long : :short
   end

@@ -83,6 +83,22 @@ RSpec.describe "what hangs beside text" do
     expect(widths).to eq [[room - 109] * 2, [room] * 2]
   end
 
+  # A box is laid out before it is placed: the pages are those of its own section.
+  it "centres a box on the sheet of its own section" do
+    sheet = ->(width) {
+      %(<w:sectPr><w:pgSz w:w="#{width * 20}" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" ) +
+        %(w:left="1440" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>)
+    }
+    box = hung("wrapNone", %w[page center], ["page", 50]).sub("</wp:anchor>", "<a:graphic><a:graphicData><wps:wsp " \
+      'xmlns:wps="http://schemas.microsoft.com/office/word/2010/wordprocessingShape"><wps:txbx><w:txbxContent>' \
+      "#{p(r("In a box."))}</w:txbxContent></wps:txbx></wps:wsp></a:graphicData></a:graphic></wp:anchor>")
+    document = docx(p(r("one"), sheet[400]) + p(box + r("two")) + sheet[800])
+    found = []
+    second = Norvel::Layout.of(document).sheets.last
+    second.bands.each { |x, y, column| Norvel::Layout::Placing.hanging(column, x, y) { |_, left, *| found << left } }
+    expect(found).to eq [350.0]
+  end
+
   it "keeps its place in a saved document, and far off it on no page" do
     document = set_around(hung("wrapSquare", ["page", 10**9], ["paragraph", 0]))
     image = document.paragraphs[0].runs.flat_map(&:objects).first

@@ -8,6 +8,11 @@ module Norvel
 
       module_function
 
+      # A part as bytes: never formatted, so that no white space appears.
+      def bytes(xml)
+        xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+      end
+
       # The parsed part. Raises UnreadableFile, naming the part.
       def parse(bytes, part)
         if bytes.count("<") > TAGS

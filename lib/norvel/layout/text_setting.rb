@@ -16,6 +16,9 @@ module Norvel
       SEPARATORS = "\t\n\f\v"
       # A picture or box in a line, as it is set; inside: the Column of a box.
       InlineObject = Struct.new(:object, :width, :height, :inside)
+      # Where objects of a paragraph stand: what hangs at it, as it is found; the most that one may be high, or nil; the
+      # Document::Section.
+      Around = Struct.new(:floats, :room, :section)
       BOX_EDGE = 7.2 # points from the edge of a box to its text: ISO/IEC 29500-1 20.4.2.22, 91440 EMU
       NOT = %w[0 false off].freeze
       BREAKS = {"\n" => SetItems::LINE, "\f" => SetItems::PAGE, "\v" => SetItems::COLUMN}.freeze
@@ -149,8 +152,8 @@ module Norvel
 
       def set(paragraph, look, key, section, beside, room, known)
         floats = []
-        @section = document.sections[section - 1] || document.sections.last
-        set_items = scaled(known, key) || set_items(paragraph, look, key, floats, room)
+        around = Around.new(floats, room, document.sections[section - 1] || document.sections.last)
+        set_items = scaled(known, key) || set_items(paragraph, look, key, around)
         set_items, lines = lines(set_items, paragraph, look, key, floats)
         TextBlock.new(paragraph, look, set_items, lines, section:, beside:, floats:, hung: key.hung, setting: key,
           style_id: document.style_of(paragraph)&.id)
@@ -171,7 +174,7 @@ module Norvel
         known.set_items.scaled(sizes)
       end
 
-      def set_items(paragraph, look, key, floats, room)
+      def set_items(paragraph, look, key, around)
         first = letters(key.looks.first || mark(paragraph))
         return single(paragraph, first) if key.marker.nil? && key.values.nil? && simple?(paragraph)
         base = letters(visible(paragraph, key) || mark(paragraph))
@@ -183,7 +186,7 @@ module Norvel
         place = 0
         @shown_fields = {}
         paragraph.runs.each_with_index do |run, number|
-          put_run(set_items, run, letters(key.looks[number]), paragraph, key, floats, room)
+          put_run(set_items, run, letters(key.looks[number]), paragraph, key, around)
           put_equations(set_items, paragraph, place, place += run.text.size, letters(key.looks[number]))
         end
         set_items.finish
@@ -210,7 +213,7 @@ module Norvel
         at && key.looks[at]
       end
 
-      def put_run(set_items, run, letters, paragraph, key, floats, room)
+      def put_run(set_items, run, letters, paragraph, key, around)
         return if letters.look[:hidden]
         text = field_text(run, key) || run.text
         return set_items.words(text, letters) unless special?(run, text)
@@ -218,7 +221,7 @@ module Norvel
         text.scan(PIECE) do |piece|
           case piece
           when "\t" then set_items.tab(letters)
-          when "\uFFFC", "\uFFFA" then put_object(set_items, objects.shift, letters, key, floats, room)
+          when "\uFFFC", "\uFFFA" then put_object(set_items, objects.shift, letters, key, around)
           when "\uFFF9" then objects.shift
           when *BREAKS.keys then set_items.break(BREAKS[piece], letters)
           else set_items.words(piece, letters)
@@ -237,10 +240,10 @@ module Norvel
         value
       end
 
-      def put_object(set_items, object, letters, key, floats, room)
+      def put_object(set_items, object, letters, key, around)
         case object
         when Document::NoteMark then put_note(set_items, object, letters, key)
-        when Document::Image, Document::TextBox then put_inline(set_items, object, letters, key, floats, room)
+        when Document::Image, Document::TextBox then put_inline(set_items, object, letters, key, around)
         end
       end
 
@@ -259,16 +262,15 @@ module Norvel
       end
 
       # An object is never wider than its line, nor higher than a page.
-      def put_inline(set_items, object, letters, key, floats, room)
+      def put_inline(set_items, object, letters, key, around)
         width, height = object.width || 72.0, object.height || 36.0
         scale = [1.0, key.measure / [width, 1.0].max].min
         width, height = width * scale, height * scale
-        height = room if room && height > room
+        height = [height, around.room].compact.min
         inside = boxed(object, width) if object.is_a?(Document::TextBox)
-        height = [height, inside.height].max if inside
-        height = room if room && height > room
+        height = [[height, inside.height].max, around.room].compact.min if inside
         return set_items.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
-        floats << Hanging.new(object, width, height, inside, measure: key.measure, section: @section)
+        around.floats << Hanging.new(object, width, height, inside, measure: key.measure, section: around.section)
       end
 
       # What stands in a box, in one column.

@@ -177,6 +177,21 @@ RSpec.describe Norvel::Intake::Joined do
         .to eq [2, 2, ["png"]]
     end
 
+    it "takes along what was changed in a text, and says of each file what it is" do
+      changed = %(<text:tracked-changes><text:changed-region text:id="ct1"><text:insertion><office:change-info>) +
+        %(<dc:creator>M</dc:creator><dc:date>2026-01-01T00:00:00</dc:date></office:change-info></text:insertion>) +
+        %(</text:changed-region></text:tracked-changes><text:p>It <text:change-start text:change-id="ct1"/>rose) +
+        %(<text:change-end text:change-id="ct1"/>.</text:p>)
+      tracked = OpenDocument.new(changed).document
+      content = ->(one) { Nokogiri::XML(Norvel::Formats::Container.new(written(one)).read("content.xml")) }
+      joined = content[described_class.new(tracked, [tracked]).document]
+      regions = joined.xpath("//*[local-name()='changed-region']/@*[local-name()='id']").map(&:value)
+      expect(regions.uniq.size).to eq 2
+      expect(joined.xpath("//*[local-name()='change-start']/@*[local-name()='change-id']").map(&:value)).to eq regions
+      listed = Norvel::Formats::Container.new(written(described_class.new(base, [text]).document))
+      expect(listed.read("META-INF/manifest.xml")).to include('full-path="Pictures/a.png"')
+    end
+
     it "refuses a place within a list, and a single file" do
       list = OpenDocument.new("<text:list><text:list-item><text:p>one</text:p></text:list-item>" \
         "<text:list-item><text:p>two</text:p></text:list-item></text:list>").document

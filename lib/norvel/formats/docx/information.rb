@@ -29,7 +29,7 @@ module Norvel
             node = find(xml.root, space, name) || add(xml, space, prefix, name)
             now[field] ? node.content = now[field] : node.remove
           end
-          xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          XML.bytes(xml)
         end
 
         def find(root, space, name)

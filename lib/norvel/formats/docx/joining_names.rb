@@ -208,7 +208,7 @@ module Norvel
             next if relation.external || !@text.package.container.include?(relation.target)
             element["Target"] = "/#{copied_part(relation.target)}"
           end
-          xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          XML.bytes(xml)
         end
 
         # --- notes ---

@@ -37,8 +37,7 @@ module Norvel
 
         # Puts elements in the place of what was there.
         def put(nodes)
-          last = @from ? @paragraphs[@from] : nil
-          first = last && top(last, @from.zero? ? nil : @paragraphs[@from - 1])
+          first = @from && top(@paragraphs[@from], @from.zero? ? nil : @paragraphs[@from - 1])
           after = first ? first.previous_element : last_of_body
           holder = first ? first.parent : @body
           @gone = Cleared.between(first, @till && @paragraphs[@till], @body, spare: "sectPr") if first

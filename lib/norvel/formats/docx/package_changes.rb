@@ -84,7 +84,7 @@ module Norvel
         def edit(path, empty = nil)
           xml = XML.parse(@changed[path] || @package.container.read(path) || empty, path)
           yield xml.root
-          @changed[path] = xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          @changed[path] = XML.bytes(xml)
         end
       end
     end

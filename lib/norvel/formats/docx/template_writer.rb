@@ -126,7 +126,7 @@ module Norvel
         def edited(path)
           xml = XML.parse(@container.read(path), path)
           xml.root.element_children.each { |element| element.remove unless yield(element) }
-          xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          XML.bytes(xml)
         end
       end
     end

@@ -116,7 +116,7 @@ module Norvel
 
         # The part as bytes: never formatted, so that no white space appears.
         def bytes
-          @xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          XML.bytes(@xml)
         end
 
         private

@@ -7,9 +7,8 @@ module Norvel
       # notes and pictures of the other get names that nothing had before (ISO/IEC 26300-1 3.15.3, 19.847, 19.914).
       class Joining
         # What stands before all text, and is told of once for the whole.
-        DECLARED = %w[variable-decls sequence-decls user-field-decls].freeze
-        BEFORE = [*DECLARED, "forms", "tracked-changes", "dde-connection-decls",
-          "alphabetical-index-auto-mark-file"].freeze
+        DECLARED = %w[tracked-changes variable-decls sequence-decls user-field-decls].freeze
+        BEFORE = [*DECLARED, "forms", "dde-connection-decls", "alphabetical-index-auto-mark-file"].freeze
 
         # As Docx::Joining has them.
         def initialize(base, text, from: nil, till: nil, apart: false)
@@ -26,8 +25,7 @@ module Norvel
           before, nodes = body.partition { |node| BEFORE.include?(node.name) }
           @names.rename(before + nodes)
           @styles.rename(nodes)
-          first = nodes.first
-          begin_with(nodes) if %w[p h].include?(first&.name)
+          begin_with(nodes.first) if %w[p h].include?(nodes.first&.name)
           take_in_styles
           declare(before)
           @place.put(nodes)
@@ -60,9 +58,9 @@ module Norvel
         end
 
         # The first paragraph begins the pages that the place began, or a page of its own.
-        def begin_with(nodes)
+        def begin_with(paragraph)
           part = @text.package.content
-          style = @styles.of_its_own(nodes.first)
+          style = @styles.of_its_own(paragraph)
           @pages.begin_with(style, @place.begins?)
           return if part.attr(style, "style:master-page-name") || !@apart
           part.set(part.place(style, "style:paragraph-properties"), "fo:break-before", "page")
@@ -73,13 +71,13 @@ module Norvel
           PageBegin.put(package, @place.following, @pages.name)
         end
 
-        # Names that the text counts by.
+        # Names that the text counts by, once; what was changed in it.
         def declare(before)
           here = package.content
           before.select { |node| DECLARED.include?(node.name) }.each do |holder|
             own = here.child(package.text, "text:#{holder.name}")
             next package.text.prepend_child(holder) unless own
-            known = own.element_children.map { |node| here.attr(node, "text:name") }
+            known = own.element_children.filter_map { |node| here.attr(node, "text:name") }
             holder.element_children.each do |node|
               own.add_child(node) unless known.include?(@text.package.content.attr(node, "text:name"))
             end

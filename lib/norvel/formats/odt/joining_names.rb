@@ -20,6 +20,7 @@ module Norvel
           @base, @text = base, text
           @part = text.package.content
           @files = {}
+          @came = {} # {path here => path in the text's file}
           @taken = {marks: names_here(*MARKS)}
           @given = {}
           @stem = (1..).lazy.map { |number| "j#{number}" }
@@ -34,12 +35,12 @@ module Norvel
         # The list of files with those that came along, nil where none did.
         def manifest
           return if @files.empty?
-          part = @base.package.part("META-INF/manifest.xml")
+          part = @base.package.part("META-INF/manifest.xml") or return
           @files.each_key do |path|
-            part&.root&.add_child(part.create("manifest:file-entry", "manifest:full-path" => path,
-              "manifest:media-type" => media_type(path)))
+            part.root.add_child(part.create("manifest:file-entry", "manifest:full-path" => path,
+              "manifest:media-type" => media_types[@came[path]].to_s))
           end
-          @listed ||= part
+          part
         end
 
         private
@@ -120,11 +121,14 @@ module Norvel
           @text.package.container
         end
 
-        # Its path here; a file of the same bytes is there once.
+        # Its path here.
         def copied(path)
           (@paths ||= {})[path] ||= free(path).tap do |fresh|
-            container.names.select { |name| name == path || name.start_with?("#{path}/") }
-              .each { |name| @files[name.sub(path, fresh)] = container.read(name) }
+            container.names.select { |name| name == path || name.start_with?("#{path}/") }.each do |name|
+              here = name.sub(path, fresh)
+              @came[here] = name
+              @files[here] = container.read(name)
+            end
           end
         end
 
@@ -136,14 +140,13 @@ module Norvel
             .find { |one| taken.none? { |name| name == one || name.start_with?("#{one}/") } }
         end
 
-        def media_type(path)
-          list = @text.package.part("META-INF/manifest.xml") or return ""
-          known = list.root.element_children.find { |node| copied_from(path, list.attr(node, "manifest:full-path")) }
-          known ? list.attr(known, "manifest:media-type").to_s : ""
-        end
-
-        def copied_from(path, original)
-          (@paths || {}).any? { |was, now| original && path == original.sub(was, now) && original.start_with?(was) }
+        # {path => media type} of the text's file.
+        def media_types
+          @media_types ||= begin
+            list = @text.package.part("META-INF/manifest.xml")
+            entries = list ? list.root.element_children : []
+            entries.to_h { |node| %w[full-path media-type].map { |name| list.attr(node, "manifest:#{name}") } }
+          end
         end
       end
     end

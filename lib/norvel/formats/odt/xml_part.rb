@@ -105,7 +105,7 @@ module Norvel
 
         # The part as bytes: never formatted, so that no white space appears.
         def bytes
-          @xml.serialize(encoding: "UTF-8", save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)
+          XML.bytes(@xml)
         end
 
         PREFIXES = Names::SPACES.invert.freeze
