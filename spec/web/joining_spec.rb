@@ -41,6 +41,8 @@ RSpec.describe "documents put together" do
   it "keep what a template says around its own chapters" do
     template
     get "/join", base: "own:#{template.id}", text: manuscript.id
+    expect(page.scan(/<option value="\d+"[^>]*>from here on: ([^<]+)/).flatten)
+      .to eq ["Declaration", "Chapter", "References"]
     expect(page).to include("Stays before: 3 paragraphs", "Goes: 2 paragraphs", "Stays after: 2 paragraphs", "Odd one",
       "comes along as it is")
     send_join(base: "own:#{template.id}", order: {manuscript.id => "1"}, name: "Tides of the bar",

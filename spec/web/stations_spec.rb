@@ -326,13 +326,15 @@ RSpec.describe "stations as plain pages" do
 
   it "gives its parts as files in an archive" do
     get "#{at}/handover"
-    expect(last_response.body).to include("headings of level 1")
+    expect(last_response.body).to include("headings of level 1", "headings of levels 1 and 2")
+    expect(last_response.body).not_to include("level 0")
     get "#{at}/parts", level: "1"
     names = Norvel::Formats::Container.new(last_response.body).names
     expect(names.first).to eq "01 before the first.docx"
     expect(names.size).to be > 2
-    get "#{at}/parts", level: "9"
-    expect(last_response.body).to include("Nothing is marked as a heading of level 9")
+    plain = Manuscript.bring_in(package(p(r("Words alone."))), filename: "plain.docx")
+    get "/manuscripts/#{plain.id}/parts", level: "9"
+    expect(last_response.body).to include("Nothing is marked as a heading down to level 9")
   end
 
   it "sets what the document says of itself" do

@@ -19,11 +19,17 @@ module HandoverView
   STANDS = {met: "✓ met", not_met: "✗ not met", person: "for you to judge", absent: "– does not apply"}.freeze
   FIELDS = {"2.4.2" => "title", "3.1.1" => "language"}.freeze # that are filled in on Handover
 
-  # {level => how many headings} of the first levels that have several.
+  LEVELS = {1 => "of level 1", 2 => "of levels 1 and 2"}.freeze
+
+  # {level => how many headings there are down to it} of the first levels, where there are several.
   def levels_that_divide
-    @levels_that_divide ||= document.paragraphs.reject { |one| one.container || one.blank? }
-      .filter_map { |one| document.heading_level(one) }.tally
-      .select { |level, count| level <= 2 && count.between?(2, Norvel::Intake::Divided::MOST) }.sort.to_h
+    @levels_that_divide ||= begin
+      shown = document.paragraphs.reject { |one| one.container || one.blank? }
+      levels = shown.map { |one| document.heading_level(one) }
+      LEVELS.keys.select { |level| levels.include?(level) }
+        .to_h { |level| [level, levels.count { |one| one.between?(1, level) }] }
+        .select { |_, count| count.between?(2, Norvel::Intake::Divided::MOST) }
+    end
   end
 
   # A title, an author …, as the fields for them show it; the language is that of its text where nothing else is said.

@@ -7,9 +7,8 @@ module JoiningView
 
   # The paragraphs of the base that a text may begin at: [[id, its words], …]: headings, or all where there are none.
   def places_of(base)
-    level = ->(one) { base.heading_level(one) }
     shown = base.paragraphs.select { |one| one.part == :body && !one.blank? }
-    heads = shown.select(&level)
+    heads = shown.select { |one| base.heading_level(one).positive? }
     (heads.empty? ? shown.first(400) : heads | @joining.place.compact).sort_by { |one| base.position(one.id) }
       .map { |one| [one.id, first_letters(one)] }
   end

@@ -2,8 +2,8 @@
 
 module Norvel
   module Intake
-    # A document as files of its parts: what stands before the first heading of a level, and each of these headings with
-    # what follows it. Styles, notes, images and page set-up go along; numbers and labels begin anew in each.
+    # A document as files of its parts: what stands before the first heading down to a level, and each of these headings
+    # with what follows it. Styles, notes, images and page set-up go along; numbers and labels begin anew in each.
     class Divided
       MOST = 100
 
@@ -15,7 +15,9 @@ module Norvel
         @document = document
         @stretches = Formats[document.format].stretches.call(document)
         @starts = starts(level)
-        raise Refused, "Nothing is marked as a heading of level #{level}: nothing divides the text." if @starts.empty?
+        if @starts.empty?
+          raise Refused, "Nothing is marked as a heading down to level #{level}: nothing divides the text."
+        end
         return if @starts.size <= MOST
         raise Refused, "#{@starts.size} headings would divide the text, more than the #{MOST} files that are made."
       end
@@ -40,7 +42,7 @@ module Norvel
       def starts(level)
         @document.paragraphs.each_index.select do |place|
           paragraph = @document.paragraphs[place]
-          paragraph.container.nil? && !paragraph.blank? && @document.heading_level(paragraph) == level &&
+          paragraph.container.nil? && !paragraph.blank? && @document.heading_level(paragraph).between?(1, level) &&
             @stretches.begins?(place)
         end
       end

@@ -30,6 +30,14 @@ RSpec.describe Norvel::Intake::Divided do
     expect([feet, files.values.map { |one| one.sections.size }]).to eq [[["a foot"]] * 3, [1, 1, 1]]
   end
 
+  it "begins a file at higher headings too where it goes by lower ones" do
+    lower = p(r("Spring tides"), '<w:outlineLvl w:val="1"/>')
+    nested = docx(head("Tides") + lower + p(r("High.")) + head("Mills") + lower)
+    files = read(described_class.new(nested, level: 2).files)
+    expect(files.values.map { |one| one.paragraphs.map(&:text) })
+      .to eq [["Tides"], ["Spring tides", "High."], ["Mills"], ["Spring tides"]]
+  end
+
   it "does the same to OpenDocument texts, each on the pages of its section" do
     %w[odt fodt].each do |format|
       written = Norvel::Formats.write(document, as: format).bytes
