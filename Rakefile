@@ -22,3 +22,13 @@ task :rules do
   require_relative "spec/support/rule_pages"
   File.write("docs/rules.md", RulePages.new.text)
 end
+
+desc "Write the classes and mirror images of characters for UAX #9, and the forms of Arabic letters, from Debian's unicode-data"
+task :bidi do
+  require_relative "lib/norvel"
+  require_relative "spec/support/unicode_data"
+  folder = "lib/norvel/layout"
+  File.write("#{folder}/bidi_classes.txt", UnicodeData.bidi_classes)
+  File.write("#{folder}/bidi_mirrors.txt", UnicodeData.bidi_mirrors)
+  File.write("#{folder}/arabic_forms.txt", UnicodeData.arabic_forms)
+end

@@ -36,6 +36,6 @@ if (galley()) {
   bracket();
 }
 
-// A page that takes long to work out is asked for at once; this one says how far it is until then.
+// A page that takes long to work out is asked for when this one stands, which says how far it is until then.
 const long = $("[data-goto]");
-if (long) location.replace(long.dataset.goto);
+if (long) addEventListener("load", () => setTimeout(() => location.replace(long.dataset.goto)));

@@ -32,6 +32,16 @@ class Grant < ActiveRecord::Base
     end
   end
 
+  # The same in another document that its own went into. ids: {id of a paragraph => id of the same there}; one for a
+  # place goes along where its place does.
+  def go_along(other, ids)
+    place = JSON.parse(where)
+    if place.key?("paragraph")
+      place["paragraph"] = ids[place["paragraph"]] or return
+    end
+    other.grants.create!(rule:, where: place.to_json, because:, by:, on:)
+  end
+
   # As a guide has an exception.
   def exception
     {"rule" => rule, "where" => JSON.parse(where), "because" => because, "by" => by, "on" => on}.compact

@@ -64,10 +64,11 @@ class Joining
     guide = texts.first.guide
     made, found = Manuscript::WRITERS.ask(:join, bytes, filename, sent, *edges, apart, chosen, SavedGuide.told(guide))
     name = name.to_s.strip.empty? ? usual_name : name.to_s.strip
-    Manuscript.transaction do
+    whole = Manuscript.transaction do
       Manuscript.take_in(Original.keep(made), "#{Door.file_name(name)}#{Norvel::Formats.of(made).extension}",
         found.merge(title: name[0, 200]), guide:)
     end
+    whole.tap { bring_along(whole, edges.first) }
   end
 
   # A text in a template keeps its name; of several, the first lends its own.
@@ -82,6 +83,20 @@ class Joining
   end
 
   private
+
+  # What people decided in the texts holds in the whole: what paragraphs are, and exceptions. from: the place in the
+  # base that the texts take, nil for its end.
+  def bring_along(whole, from)
+    parts = template? ? texts : [manuscript, *texts]
+    return if parts.none? { |text| text.grants.any? || text.document.decisions.any? }
+    from = 0 unless template? && from
+    pairs = Norvel::Intake::Counterparts.of(parts.map(&:document), whole.document, from:)
+    parts.zip(pairs).each { |text, ids| text.grants.each { |grant| grant.go_along(whole, ids) } }
+    said = parts.zip(pairs).flat_map { |text, ids| text.document.decisions.map { |id, role| [ids[id], role] } }
+    said.select(&:first).group_by(&:last).each do |role, list|
+      whole.perform(Norvel::Edits::Decide.new(list.map(&:first), role), version: whole.lock_version)
+    end
+  end
 
   def manuscript
     @manuscript ||= Manuscript.find(key.delete_prefix("document:").to_i)

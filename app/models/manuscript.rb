@@ -143,9 +143,9 @@ class Manuscript < ActiveRecord::Base
   end
 
   # The document as a file of a format (Norvel::Formats::Written), read back and found the same. Raises Norvel::Error
-  # with the change that is to blame.
-  def handed_over(format = self.format.name)
-    WRITERS.ask(:convert, original.bytes, filename, head, format)
+  # with the change that is to blame. The block is told how far it is (Tasks.convert).
+  def handed_over(format = self.format.name, &told)
+    WRITERS.ask(:convert, original.bytes, filename, head, format, &told)
   rescue Helpers::Busy, Helper::Overdue
     raise
   rescue => error

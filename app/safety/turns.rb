@@ -10,7 +10,7 @@ class Turns
   COMPUTING = %r{\A/(?:templates|new|texts)\b}
   TOGETHER = %r{\A/join\z} # several documents at once
   # What computes nothing, and what Helpers do, who have a queue of their own.
-  PASSING = %r{/(?:plan/progress|original|text|discard|download|parts|handover/\w+)\z}
+  PASSING = %r{/(?:plan/progress|original|text|discard|download(?:/progress)?|parts|handover/\w+)\z}
   NOBODY = [499, {}, []].freeze
 
   def initialize(app)

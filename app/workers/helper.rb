@@ -14,13 +14,12 @@ class Helper
     @jobs = 0
   end
 
-  # The answer of a task. Raises the Norvel::Error that it raised; Overdue after so many seconds, Exhausted where the
-  # process ended.
-  def ask(task, *arguments, within:)
+  # The answer of a task. The block is told how far it is, as the task says it. Raises the Norvel::Error that it raised;
+  # Overdue after so many seconds, Exhausted where the process ended.
+  def ask(task, *arguments, within:, &told)
     begin_process unless @process
     Helper.put(@to, [task, arguments])
-    stop_and_raise(Overdue, within) unless @from.wait_readable(within)
-    kind, *answer = Helper.take(@from)
+    kind, *answer = answer(within, &told)
     stop if (@jobs += 1) >= JOBS
     return answer.first if kind == :done
     raise Norvel.const_get(answer.first), answer.last
@@ -51,6 +50,18 @@ class Helper
   end
 
   private
+
+  # What the process says when it is done.
+  def answer(within)
+    late = Process.clock_gettime(Process::CLOCK_MONOTONIC) + within
+    loop do
+      left = late - Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      stop_and_raise(Overdue, within) unless left.positive? && @from.wait_readable(left)
+      said = Helper.take(@from)
+      return said unless said.first == :so_far
+      yield(*said.drop(1)) if block_given?
+    end
+  end
 
   def begin_process
     from, answers = IO.pipe(binmode: true)

@@ -19,13 +19,13 @@ class Helpers
   end
 
   # As Helper#ask. Raises Busy too.
-  def ask(task, *arguments, within: 60)
-    return Tasks.public_send(task, *arguments) if Helpers.inline
+  def ask(task, *arguments, within: 60, &told)
+    return Tasks.public_send(task, *arguments, &told) if Helpers.inline
     enter
     begin
       helper = @free.pop
       begin
-        helper.ask(task, *arguments, within:)
+        helper.ask(task, *arguments, within:, &told)
       ensure
         @free << helper
       end

@@ -36,12 +36,12 @@ module Tasks
   private_class_method :with_pages
 
   # A document as a file of another format: Norvel::Formats::Written. head: its Snapshot, nil where it is as it came.
-  # Raises Norvel::Error.
-  def convert(bytes, filename, head, format)
+  # The block is told how many pages of a PDF are drawn, and of how many. Raises Norvel::Error.
+  def convert(bytes, filename, head, format, &told)
     original = Norvel::Formats.read(bytes, name: filename)
     document = head ? Norvel::Snapshot.load(head, original) : original
     return Norvel::Formats.write(document, as: format) unless Norvel::Pdf::ALL.map(&:name).include?(format)
-    Norvel::Pdf.write(document, archive: format == Norvel::Pdf::ARCHIVE.name)
+    Norvel::Pdf.write(document, archive: format == Norvel::Pdf::ARCHIVE.name, &told)
   end
 
   # A text in markup as a file in a template's styles: [its bytes, its name, what weigh says of it]. Raises

@@ -115,10 +115,10 @@ module Norvel
       false
     end
 
-    # Images of the text, in reading order, as Picture.
+    # Images of the text, in reading order, as Picture; mathematics is none.
     def pictures
       reading[:pictures] ||= paragraphs.flat_map do |paragraph|
-        paragraph.images.map { |image| Picture.new(image, paragraph.id) }
+        paragraph.images.reject(&:formula).map { |image| Picture.new(image, paragraph.id) }
       end.freeze
     end
 

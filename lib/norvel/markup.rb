@@ -17,8 +17,14 @@ module Norvel
     end
 
     # A stretch of words. text: with LF for a line break; marks: {bold: true, …} as property sets have them, and code:
-    # true; link: an address or "#place"; note: the key of a note that stands here; image: Image
-    Piece = Value.define(:text, :marks, :link, :note, :image, text: "", marks: {}.freeze)
+    # true; link: an address or "#place"; note: the key of a note that stands here; image: Image;
+    # formula: source of a Mathml::Node, whose letters in a row are the text
+    Piece = Value.define(:text, :marks, :link, :note, :image, :formula, text: "", marks: {}.freeze) do
+      # Is it letters alone?
+      def words?
+        note.nil? && image.nil? && formula.nil?
+      end
+    end
 
     # A paragraph or table. role: of Roles, or "table"; place: a ListPlace or nil; rows: of a table, each [Cell, …]
     Block = Value.define(:role, :pieces, :place, :rows, :caption, pieces: [].freeze) do
@@ -27,7 +33,7 @@ module Norvel
       end
 
       def blank?
-        role != "table" && pieces.none? { |piece| piece.note || piece.image || piece.text.match?(/\S/) }
+        role != "table" && pieces.all? { |piece| piece.words? && !piece.text.match?(/\S/) }
       end
     end
 

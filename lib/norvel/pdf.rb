@@ -17,9 +17,9 @@ module Norvel
     end
 
     # The document as a file: Formats::Written. Raises Layout::Defeated where its pages can't be worked out, Unwritable.
-    # archive: is it to be PDF/A-2u?
-    def self.write(document, archive: false)
-      Writer.new(document, archive:).written
+    # archive: is it to be PDF/A-2u? The block is told how many pages are drawn, and of how many.
+    def self.write(document, archive: false, &told)
+      Writer.new(document, archive:).written(&told)
     rescue Error
       raise
     rescue => error

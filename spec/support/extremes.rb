@@ -24,6 +24,10 @@ module Extremes
     "<w:tbl>#{"<w:tr><w:tc>#{cell}</w:tc></w:tr>" * count}</w:tbl>#{p("")}"
   end
 
+  def formula(inside)
+    %(<m:oMath xmlns:m="http://schemas.openxmlformats.org/officeDocument/2006/math">#{inside}</m:oMath>)
+  end
+
   # {kind => ->(size from 0.0 to 1.0) { bytes }}, by format.
   def all
     {
@@ -77,6 +81,16 @@ module Extremes
           package("<w:tbl><w:tr>#{"<w:tc>#{p(r("a"))}</w:tc>" * (n * 2_000)
         .to_i}</w:tr></w:tbl>#{p("")}")
         },
+        formula: ->(n) { package(p(formula("<m:r><m:t>a+</m:t></m:r>" * (n * 40_000).to_i))) },
+        formulas: ->(n) { package(p(formula("<m:r><m:t>x=1</m:t></m:r>")) * (n * 6_000).to_i) },
+        roots: ->(n) { package(p(formula(nested("", (n * 110).to_i, "<m:rad><m:e>", "</m:e></m:rad>")))) },
+        matrix: ->(n) {
+          row = "<m:mr>#{"<m:e><m:r><m:t>x</m:t></m:r></m:e>" * (n * 150).to_i}</m:mr>"
+          package(p(formula("<m:m>#{row * (n * 150).to_i}</m:m>")))
+        },
+        both_ways: ->(n) { package(p(r("(שלום) a 12 " * (n * 15_000).to_i), "<w:bidi/>")) },
+        brackets: ->(n) { package(p(r("א#{"(" * (n * 100_000).to_i}"))) },
+        joined: ->(n) { package(p(r("بيت البحر " * (n * 15_000).to_i))) },
         item_breaks: ->(n) { package(p(r((["1. oil"] * (n * 70_000).to_i).join("\n")))) },
         last_breaks: ->(n) { package(p(r("a#{"\n" * (n * 200_000).to_i}"))) },
         typed_lists: ->(n) {

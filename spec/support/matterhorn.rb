@@ -6,8 +6,17 @@ require "open3"
 # of qpdf and not by what wrote it. Numbers are from memory where docs/pdf.md says so.
 class Matterhorn
   HEADINGS = %w[/H1 /H2 /H3 /H4 /H5 /H6].freeze
+  # Types of ISO 32000-1 14.8.4.
+  STANDARD = %w[/Document /Part /Art /Sect /Div /BlockQuote /Caption /TOC /TOCI /Index /NonStruct /Private /P /H /H1 /H2
+    /H3 /H4 /H5 /H6 /L /LI /Lbl /LBody /Table /TR /TH /TD /THead /TBody /TFoot /Span /Quote /Note /Reference /BibEntry
+    /Code /Link /Annot /Ruby /Warichu /RB /RT /RP /WT /WP /Figure /Formula /Form].freeze
+  ANNOTATIONS = %w[/Text /Link /FreeText /Line /Square /Circle /Polygon /PolyLine /Highlight /Underline /Squiggly
+    /StrikeOut /Stamp /Caret /Ink /Popup /FileAttachment /Sound /Movie /Widget /Screen /PrinterMark /TrapNet /Watermark
+    /3D /Redact].freeze
   INSIDE = {"/TR" => %w[/Table /THead /TBody /TFoot], "/TH" => %w[/TR], "/TD" => %w[/TR], "/LI" => %w[/L],
-            "/Lbl" => %w[/LI /TOCI /Note], "/LBody" => %w[/LI], "/TOCI" => %w[/TOC]}.freeze
+            "/Lbl" => %w[/LI /TOCI /Note], "/LBody" => %w[/LI], "/TOCI" => %w[/TOC],
+            "/RB" => %w[/Ruby], "/RT" => %w[/Ruby], "/RP" => %w[/Ruby], "/WT" => %w[/Warichu],
+            "/WP" => %w[/Warichu]}.freeze
   PAINTING = /(?:^|\s)(?:Tj|TJ|'|"|f|F|f\*|B|B\*|b|b\*|S|s|Do|sh|BI)(?=\s|$)/
   TOKENS = %r{\((?:\\.|[^\\()])*\)|<[0-9A-Fa-f\s]*>|/Artifact|BDC|BMC|EMC|/MCID|(?<=\s)(?:Tj|TJ|f|f\*|B|S|Do)(?=\s|\z)}m
 
@@ -16,15 +25,53 @@ class Matterhorn
     @objects = JSON.parse(out).fetch("qpdf")[1].transform_values { |one| one["value"] || one["stream"] }
   end
 
-  # {number => [what fails, …]} of all that are looked at; empty lists pass.
+  # {number => [what fails, …]} of all that a machine can judge; empty lists pass.
   def failures
+    marks.merge(structure, languages, leavings, annotated, MatterhornFonts.new(self).failures)
+  end
+
+  # Checkpoints 01, 02, 06, 07.
+  def marks
     {"01-003" => artifacts_in_content, "01-004" => content_in_artifacts, "01-005" => untagged, "01-007" => suspects,
-     "02-001" => mapped, "06-002" => without(metadata, "xpacket"), "06-003" => without(metadata, "dc:title"),
-     "07-001" => display, "07-002" => display, "09-004" => misplaced, "11-006" => language, "13-004" => mute_figures,
-     "14-002" => first_heading, "14-003" => skipped, "14-007" => mixed_headings, "15-003" => headless,
-     "19-003" => notes.reject { |note| note["/ID"] }, "19-004" => doubled_notes, "26-001" => encrypted,
-     "28-009" => tab_orders, "28-011" => loose_links, "28-012" => speechless_links,
-     "31-009" => fonts_missing, "31-027" => fonts_without_unicode}
+     "02-001" => unmapped, "02-003" => mapped, "02-004" => role_map.keys & STANDARD,
+     "06-001" => without(metadata, "xpacket"), "06-002" => claims? ? [] : unclaimed,
+     "06-003" => without(metadata, "dc:title"), "07-001" => display, "07-002" => display}
+  end
+
+  # 09, 13 to 15, 17, 19.
+  def structure
+    {"09-004" => misplaced(%w[/TR /TH /TD]), "09-005" => misplaced(%w[/LI /Lbl /LBody]),
+     "09-006" => misplaced(%w[/TOCI]), "09-007" => misplaced(%w[/RB /RT /RP]), "09-008" => misplaced(%w[/WT /WP]),
+     "13-004" => speechless("/Figure"),
+     "14-002" => first_heading, "14-003" => skipped, "14-006" => doubled_headings, "14-007" => mixed_headings,
+     "15-003" => headless, "17-002" => speechless("/Formula"), "19-003" => notes.reject { |note| note["/ID"] },
+     "19-004" => doubled_notes}
+  end
+
+  # 11: where the whole says its language, nothing is without one.
+  def languages
+    %w[11-001 11-002 11-003 11-004 11-005 11-006].to_h { |number| [number, language] }
+  end
+
+  # 20, 21, 25, 26, 30: what is not there can't be wrong.
+  def leavings
+    layers = catalogue["/OCProperties"] ? ["optional content"] : []
+    files = at(catalogue["/Names"]).to_h["/EmbeddedFiles"] ? ["embedded files"] : []
+    forms = at(catalogue["/AcroForm"]).to_h["/XFA"] ? ["XFA"] : []
+    {"20-001" => layers, "20-002" => layers, "20-003" => layers, "21-001" => files, "25-001" => forms,
+     "26-001" => encrypted, "26-002" => encrypted, "30-001" => xobjects.select { |one| one["/Ref"] },
+     "30-002" => xobjects.select { |one| one["/StructParents"] }}
+  end
+
+  # 28.
+  def annotated
+    kinds = all_annotations.map { |one| one["/Subtype"] }
+    others = kinds.reject { |kind| kind == "/Link" }
+    {"28-002" => others, "28-004" => speechless_links, "28-005" => of_kind("/Widget"), "28-006" => others - ANNOTATIONS,
+     "28-007" => of_kind("/TrapNet"), "28-008" => tab_orders { |order| order.nil? },
+     "28-009" => tab_orders { |order| order != "/S" }, "28-010" => of_kind("/Widget"), "28-011" => loose_links,
+     "28-012" => speechless_links, "28-014" => of_kind("/Screen"), "28-015" => of_kind("/Screen"),
+     "28-016" => of_kind("/FileAttachment"), "28-017" => of_kind("/PrinterMark"), "28-018" => of_kind("/PrinterMark")}
   end
 
   # Does it claim to be PDF/UA-1?
@@ -32,7 +79,7 @@ class Matterhorn
     metadata.include?("<pdfuaid:part>1</pdfuaid:part>")
   end
 
-  private
+  # --- what those that judge fonts ask ---
 
   def at(value)
     value = @objects["obj:#{value}"] while value.is_a?(String) && value.match?(/\A\d+ \d+ R\z/)
@@ -44,6 +91,21 @@ class Matterhorn
   def text(value) = value.to_s.delete_prefix("u:")
 
   def data(reference) = @objects["obj:#{reference}"]["data"].unpack1("m0")
+
+  # [[bytes of what is painted, {name => font}], …] of pages
+  def painted_pages
+    pages.map do |page|
+      contents = at(page["/Contents"]).is_a?(Array) ? at(page["/Contents"]) : [page["/Contents"]]
+      fonts = at(at(page["/Resources"]).to_h["/Font"]).to_h.transform_values { |font| at(font) }
+      [contents.map { |one| data(one) }.join("\n").b, fonts]
+    end
+  end
+
+  def fonts
+    @objects.values.map { |one| at(one) }.select { |one| one.is_a?(Hash) && one["/Type"] == "/Font" }
+  end
+
+  private
 
   def metadata
     @metadata ||= catalogue["/Metadata"] ? data(catalogue["/Metadata"]).force_encoding("UTF-8") : ""
@@ -80,11 +142,10 @@ class Matterhorn
 
   # Marked content of each page: [[kind of sequence around, operator], …].
   def painted
-    @painted ||= pages.flat_map do |page|
-      contents = at(page["/Contents"]).is_a?(Array) ? at(page["/Contents"]) : [page["/Contents"]]
+    @painted ||= painted_pages.map(&:first).flat_map do |page|
       stack = []
       pending = nil
-      contents.map { |one| data(one) }.join("\n").b.scan(TOKENS).filter_map do |token|
+      page.scan(TOKENS).filter_map do |token|
         case token
         when "/Artifact", "/MCID" then (pending = token) && nil
         when "BDC", "BMC" then stack.push([pending, stack.map(&:first)]) && (pending = nil)
@@ -113,21 +174,29 @@ class Matterhorn
     (mark["/Marked"] == true && mark["/Suspects"] != true) ? [] : [mark]
   end
 
-  def mapped = at(at(catalogue["/StructTreeRoot"]).to_h["/RoleMap"]).to_h.select { |from, to| from == to }.keys
+  def role_map = at(at(catalogue["/StructTreeRoot"]).to_h["/RoleMap"]).to_h
+
+  def mapped = role_map.select { |from, to| from == to }.keys
+
+  # Types that are neither standard nor mapped.
+  def unmapped = elements.map { |node, _| node["/S"] }.uniq - STANDARD - role_map.keys
+
+  # A file that claims nothing is asked nothing: it says that it is no PDF/UA.
+  def unclaimed = metadata.include?("<pdfuaid:part>") ? ["another part"] : []
 
   def display = at(catalogue["/ViewerPreferences"]).to_h["/DisplayDocTitle"] ? [] : ["the title is not shown"]
 
-  def misplaced
+  def misplaced(types)
     elements.filter_map do |node, above|
-      allowed = INSIDE[node["/S"]]
+      allowed = INSIDE[node["/S"]] if types.include?(node["/S"])
       [node["/S"], above.last&.fetch("/S")] if allowed && !allowed.include?(above.last&.fetch("/S"))
     end
   end
 
   def language = text(catalogue["/Lang"]).match?(/\A[a-z]{2,3}\b/) ? [] : [catalogue["/Lang"]]
 
-  def mute_figures
-    of_type("/Figure").reject { |node| [node["/Alt"], node["/ActualText"]].any? { |said| !text(said).empty? } }
+  def speechless(type)
+    of_type(type).reject { |node| [node["/Alt"], node["/ActualText"]].any? { |said| !text(said).empty? } }
   end
 
   def levels = of_type(*HEADINGS).map { |node| node["/S"][2].to_i }
@@ -135,6 +204,12 @@ class Matterhorn
   def first_heading = (levels.empty? || levels.first == 1) ? [] : [levels.first]
 
   def skipped = levels.each_cons(2).select { |one, other| other > one + 1 }
+
+  # More than one H below an element.
+  def doubled_headings
+    elements.select { |node, _| node["/S"] == "/H" }.map { |_, above| above.last.object_id }.tally
+      .select { |_, count| count > 1 }.keys
+  end
 
   def mixed_headings = (of_type("/H").any? && levels.any?) ? ["H and Hn"] : []
 
@@ -153,31 +228,23 @@ class Matterhorn
 
   def annotations(page) = Array(at(page["/Annots"])).map { |one| at(one) }
 
-  def tab_orders = pages.select { |page| annotations(page).any? && page["/Tabs"] != "/S" }
+  def all_annotations = pages.flat_map { |page| annotations(page) }
+
+  def of_kind(kind) = all_annotations.select { |one| one["/Subtype"] == kind }
+
+  def tab_orders = pages.select { |page| annotations(page).any? && yield(page["/Tabs"]) }
+
+  def xobjects
+    @objects.values.map { |one| at(one) }.select { |one| one.is_a?(Hash) && one["/Subtype"] == "/Form" }
+  end
 
   def loose_links
     held = of_type("/Link").flat_map { |node| Array(at(node["/K"])).map { |kid| at(kid) } }
       .select { |kid| kid.is_a?(Hash) && kid["/Type"] == "/OBJR" }.map { |kid| at(kid["/Obj"]) }
-    pages.flat_map { |page| annotations(page) }.select { |one| one["/Subtype"] == "/Link" } - held
+    of_kind("/Link") - held
   end
 
   def speechless_links
-    pages.flat_map { |page| annotations(page) }.select { |one| text(one["/Contents"]).empty? }
-  end
-
-  def fonts
-    @objects.values.map { |one| at(one) }.select { |one| one.is_a?(Hash) && one["/Type"] == "/Font" }
-  end
-
-  def fonts_missing
-    fonts.reject { |font| font["/Subtype"] == "/Type0" }.reject do |font|
-      descriptor = at(font["/FontDescriptor"]).to_h
-      %w[/FontFile /FontFile2 /FontFile3].any? { |name| descriptor[name] }
-    end.map { |font| font["/BaseFont"] }
-  end
-
-  def fonts_without_unicode
-    fonts.reject { |font| font["/Subtype"].start_with?("/CIDFont") || font["/ToUnicode"] }
-      .map { |font| font["/BaseFont"] }
+    all_annotations.select { |one| text(one["/Contents"]).empty? }
   end
 end

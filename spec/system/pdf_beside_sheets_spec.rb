@@ -35,7 +35,8 @@ RSpec.describe "a PDF beside its sheets", type: :feature do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
     visit "/manuscripts/#{thesis.id}/handover"
     find("#take-pdf").click
-    expect(page).to have_css("[role=status]", text: "The file comes by itself")
+    expect(page).to have_text("The file comes by itself")
+    expect(page).to have_css("[role=status]", text: /page \d+ of|the file is/, wait: 30)
     path = nil
     400.times { (path = Dir[File.join(Browser.downloads, "*.pdf")].first) ? break : sleep(0.1) }
     expect(File.binread(path, 5)).to eq "%PDF-"

@@ -147,11 +147,16 @@ RSpec.describe "formats as plain pages" do
     it "says that a long document is being drawn, and hands it over then" do
       stub_const("Turns::LONG", 3)
       stub_const("HandoverStation::WRITTEN", Norvel::Recent.new(2))
+      stub_const("HandoverStation::DRAWN", Norvel::Recent.new(2))
       at = "/manuscripts/#{minutes.id}"
       get "#{at}/download", as: "pdf"
       expect([last_response.media_type, body]).to match ["text/html", %r{data-goto="#{at}/download\?as=pdf&amp;now=1"}]
+      get "#{at}/download/progress", as: "pdf"
+      expect(body).to include "its lines and pages are being worked out"
       get "#{at}/download", as: "pdf", now: "1"
       expect([last_response.media_type, body[0, 5]]).to eq ["application/pdf", "%PDF-"]
+      get "#{at}/download/progress", as: "pdf"
+      expect([last_response.status, body]).to match [286, /the file is there/]
       get "#{at}/download", as: "pdf"
       expect(last_response.media_type).to eq "application/pdf"
     end

@@ -55,6 +55,26 @@ RSpec.describe "documents put together" do
     expect(texts(manuscript)).to eq ["Tides", "They rise.", "Odd words."]
   end
 
+  it "keep what was decided in them: what paragraphs are, and exceptions" do
+    mills.perform(Norvel::Edits::Decide.new([2], "quote"), version: mills.lock_version)
+    mills.grants.create!(rule: "clean.direct", where: {"paragraph" => 1, "found" => "x"}.to_json,
+      because: "The source.", on: "2026-11-30")
+    mills.grants.create!(rule: "page.margin_left", where: {"found" => "3 cm"}.to_json, because: "Bound.",
+      on: "2026-11-30")
+    send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, name: "Both")
+    made = Manuscript.order(:id).last
+    expect(texts(made)).to eq ["Tides", "They rise.", "Odd words.", "Mills", "They stand."]
+    expect(made.document.decisions.transform_keys { |id| made.document.paragraph(id).text })
+      .to eq "They stand." => "quote"
+    granted = made.grants.map { |grant| [grant.because, grant.exception["where"]["paragraph"]] }
+    expect(granted).to eq [["The source.", made.document.paragraphs[3].id], ["Bound.", nil]]
+    template
+    send_join(base: "own:#{template.id}", order: {mills.id => "1"}, name: "In the template")
+    within = Manuscript.order(:id).last
+    expect(within.document.decisions.transform_keys { |id| within.document.paragraph(id).text })
+      .to eq "They stand." => "quote"
+  end
+
   it "stand behind each other in the order that was written" do
     get "/join", base: "document:#{manuscript.id}", order: {mills.id => "2", manuscript.id => "1.5"}
     expect(page).to include("at the end, behind all that it says", "tides, then mills")

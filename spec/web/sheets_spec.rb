@@ -46,6 +46,13 @@ RSpec.describe "the sheets" do
       expect(last_response.status).to eq 404
     end
 
+    it "that are forms are drawn with their fill and their line" do
+      form = '<w:r><w:pict xmlns:v="urn:schemas-microsoft-com:vml"><v:oval style="width:60pt;height:40pt" ' \
+        'alt="A form" fillcolor="#ddeeff" strokeweight="2pt"/></w:pict></w:r>'
+      get "/manuscripts/#{bring(package(p(form))).id}/sheets/1"
+      expect(body).to match(%r{<ellipse [^>]*rx="30"[^>]*ry="20"[^>]*fill="#ddeeff" stroke="#000000" stroke-width="2"})
+    end
+
     it "that a browser can't draw are frames that say so" do
       drawn("\xD7\xCD\xC6\x9A no placeable metafile".b)
       expect(body).to include("a drawing that is not shown here")

@@ -190,7 +190,11 @@ RSpec.describe "stations as plain pages" do
   it "shows the images of a document and keeps what is said of them" do
     thesis = Manuscript.bring_in(Demo::Thesis.new.bytes, filename: "thesis.docx")
     get "/manuscripts/#{thesis.id}/handover"
-    expect(last_response.body).to include("without a description", "/pictures/1")
+    expect(last_response.body).to include("without a description", "/images")
+    get "/manuscripts/#{thesis.id}/images"
+    expect(last_response.body).to include("/pictures/1", "under “", "before it")
+    get "/manuscripts/#{thesis.id}/images", show: "decoration"
+    expect(last_response.body).to include "There is nothing of this kind."
     get "/manuscripts/#{thesis.id}/pictures/1"
     expect([last_response.status, last_response.content_type, last_response.body.b[0, 4]])
       .to eq [200, "image/png", "\x89PNG".b]

@@ -42,6 +42,13 @@ RSpec.describe "work beside the requests", :web do
         .to eq Tasks.convert(bytes, "a.docx", nil, "odt").bytes
     end
 
+    it "says how far it is, page by page of a PDF" do
+      told = []
+      long = package((p(r("Words.")) + p('<w:r><w:br w:type="page"/></w:r>')) * 3)
+      helper.ask(:convert, long, "a.docx", nil, "pdf", within: 20) { |*how_far| told << how_far }
+      expect([told.size > 2, told]).to eq [true, (1..told.size).map { |page| [page, told.size] }]
+    end
+
     it "raises what the task raises, in its words, and goes on" do
       expect { helper.ask(:weigh, "no file", "a.docx", "ravelmouth-thesis", within: 20) }
         .to raise_error(Norvel::UnreadableFile, /\.\z/)

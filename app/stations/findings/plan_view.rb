@@ -10,6 +10,8 @@ module PlanView
   SHEETS = 3 # that are shown before and after
   # Kinds that change white space, whose examples show it; what it is shown as.
   SIGNED = %w[indent_without_tabs indent_without_spaces single_spaces join_lines].freeze
+  # What is no letter stands for itself, or the spaces on both sides of it would look like two.
+  STANDING = [Norvel::Document::Run::OBJECT + Norvel::Document::Run::NOTE, "▢※"].freeze
   SIGNS_OF_SPACE = {"\t" => "⇥ ", "\n" => "↵", "  " => "··"}.freeze
 
   # The plan with the parts as they are ticked.
@@ -118,8 +120,8 @@ module PlanView
 
   # The stretch of a text where it differs from another, its white space to be seen.
   def signed_sample(paragraph, other, whose)
-    text = paragraph.text
-    first = (0...text.size).find { |place| text[place] != other.text[place] } || 0
+    text, changed = [paragraph, other].map { |one| one.seen_text.tr(*STANDING) }
+    first = (0...text.size).find { |place| text[place] != changed[place] } || 0
     from = [first - 24, 0].max
     stretch = h("#{"…" if from.positive?}#{text[from, 76].rstrip}…")
     signs = stretch.gsub(/\t|\n| {2,}/) do |space|

@@ -3,9 +3,8 @@
 # Findings against the guide, by cause; mend a group, or all that is safe.
 class FindingsStation < Station
   helpers Answers, BenchView, ChosenView, ConsistencyView, FindingsView, GalleyRow, Gauge, HistoryView, ListView,
-    LookSheet, MattersView, PlaceView, PlanView, PortionView, Putting, SheetAtSize, SheetGround, SheetImages,
-    SheetStrokes,
-    SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
+    LookSheet, MattersView, PlaceView, PlanView, PortionView, Putting, SheetAtSize, SheetFormulas, SheetGround,
+    SheetImages, SheetStrokes, SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
 
   get("/manuscripts/:id/findings") { check_takes_long? ? waiting_page : station(:findings) }
   get("/manuscripts/:id/findings/progress") { partial(:check_progress) }

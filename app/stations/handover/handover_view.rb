@@ -131,14 +131,23 @@ module HandoverView
     "#{held_words(seal.counts).capitalize}; the file that came held #{held_words(first.counts)}."
   end
 
+  # [pages that are drawn, of how many]
+  def drawing_figures
+    drawn_so_far || [0, pages&.sheets&.size || 1]
+  end
+
+  def drawing_words
+    drawn, all = drawn_so_far
+    return "the file is there" if drawn?
+    return "its lines and pages are being worked out" unless drawn
+    return "page #{number(drawn)} of #{number(all)}" if drawn < all
+    "all #{counted(all, "page")} drawn; the file is being put together"
+  end
+
   def pictures_words(pictures)
+    return "It holds no images." if pictures.empty?
     mute = pictures.count(&:mute?)
     said = mute.zero? ? "each described or marked as decoration" : "#{number(mute)} without a description"
     "#{counted(pictures.size, "image")}, #{said}"
-  end
-
-  # What stands below an image, so that it is known which one it is.
-  def before_words(following)
-    (following.nil? || following.blank?) ? "" : "before “#{cut(following.text.strip, 70)}”"
   end
 end

@@ -3,8 +3,9 @@
 # The files that leave.
 class HandoverStation < Station
   WRITTEN = Norvel::Recent.new(8) # files
+  DRAWN = Norvel::Recent.new(20) # {file's key => [pages that are drawn, of how many]}
 
-  helpers HandoverView, SentFiles
+  helpers HandoverView, ImagesView, SentFiles
 
   get("/manuscripts/:id/handover") { station :handover }
 
@@ -21,6 +22,12 @@ class HandoverStation < Station
     next waiting_for(format) if drawn_long?(format)
     written = written_as(format)
     send_document written.bytes, clean_name(manuscript.filename, format)
+  end
+
+  get("/manuscripts/:id/download/progress") do
+    @format = leaving(params[:as].to_s)
+    status 286 if drawn? # nobody need ask again
+    partial(:drawing_progress)
   end
 
   # Its styles without its text.
@@ -94,6 +101,12 @@ class HandoverStation < Station
     send_image document.everything.flat_map(&:images).find { |image| image.path == params[:path].to_s }
   end
 
+  # The images with what is said of them, and the words near each.
+  get("/manuscripts/:id/images") do
+    Desk.pages_now(manuscript)
+    station :images
+  end
+
   get("/manuscripts/:id/pictures/:number") do
     send_image document.pictures.find { |other| other.id == whole(:number) }
   end
@@ -102,7 +115,7 @@ class HandoverStation < Station
     changed, decorative = sent_descriptions, sent_decorations
     raise Norvel::Refused, "No description was changed." if changed.empty? && decorative.empty?
     edit = Norvel::Edits::DescribePictures.new(changed, decorative:)
-    go_after manuscript.perform(edit, version: params[:version]).title, path_to("handover")
+    go_after manuscript.perform(edit, version: params[:version]).title, path_to("images", show: params[:show].to_s)
   end
 
   post("/manuscripts/:id/describe") do
@@ -173,7 +186,11 @@ class HandoverStation < Station
   # Is it drawn for longer than a person waits without a word, and not there yet?
   def drawn_long?(format)
     Norvel::Pdf::ALL.include?(format) && manuscript.paragraphs > Turns::LONG && params[:now].nil? &&
-      WRITTEN.fetch(written_key(format)).nil?
+      !drawn?(format)
+  end
+
+  def drawn?(format = @format)
+    !WRITTEN.fetch(written_key(format)).nil?
   end
 
   # The page stays; the file comes by itself.
@@ -182,13 +199,19 @@ class HandoverStation < Station
     station :drawing
   end
 
+  # [pages that are drawn, of how many]; nil before the first.
+  def drawn_so_far
+    DRAWN.fetch(written_key(@format))
+  end
+
   def written_key(format)
     [manuscript.original.digest, Digest::SHA256.digest(manuscript.head.to_s), format.name]
   end
 
   # Worked out once for a state of the document: what is looked at is what is taken.
   def written_as(format)
-    WRITTEN.fetch(written_key(format)) { manuscript.handed_over(format.name) }
+    key = written_key(format)
+    WRITTEN.fetch(key) { manuscript.handed_over(format.name) { |*how_far| DRAWN.put(key, how_far) } }
   end
 
   def carried_as(format)

@@ -24,7 +24,7 @@ module FindingsView
   end
 
   # Where what no mend can do is done: {rule => [its words, the steps of its address]}
-  WAYS = {"accessible.alt_text" => ["Describe them …", "handover#images"],
+  WAYS = {"accessible.alt_text" => ["Describe them …", "images"],
           "accessible.title" => ["Say it …", "handover#title"],
           "accessible.language" => ["Say it …", "handover#language"],
           "clean.placeholder" => ["Fill them in …", "placeholders"]}.freeze

@@ -18,13 +18,38 @@ module GalleyRow
   MOST_SAID = 5 # values set by hand that a row tells
   SPECIAL = /[\t\n\f\v\u00A0\uFFF9\uFFFA\uFFFC]| {2,}/
 
-  # The text of a paragraph as HTML in its look.
+  # The text of a paragraph as HTML in its look, with its mathematics.
   def set_text(paragraph, whose = document)
-    paragraph.runs.map do |run|
-      next "" if run.text.empty?
-      text = with_notes(run_html(run.text), run, whose)
-      %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}">#{text}</span>)
-    end.join
+    equations = paragraph.equations.dup
+    place = 0
+    words = paragraph.runs.map do |run|
+      before = formulas_html(equations.delete(place))
+      place += run.text.size
+      before + run_in_look(run, paragraph, whose)
+    end
+    words.join + formulas_html(equations.values.flatten)
+  end
+
+  def run_in_look(run, paragraph, whose)
+    return "" if run.text.empty?
+    text = with_notes(with_formulas(run_html(run.text), run), run, whose)
+    %(<span class="#{look_class(whose.run_look(run, paragraph), :run)}">#{text}</span>)
+  end
+
+  # Mathematics that stands as an object is shown where its sign is.
+  def with_formulas(html, run)
+    formulas = run.formulas
+    return html if formulas.none?
+    html.gsub(SIGNS[Norvel::Document::Run::OBJECT]) { |sign| (source = formulas.shift) ? formula_html(source) : sign }
+  end
+
+  def formulas_html(equations)
+    Array(equations).map { |one| one.formula ? formula_html(one.formula) : h(one.text) }.join
+  end
+
+  # MathML, as browsers set it.
+  def formula_html(source)
+    Norvel::Mathml.read(source).parts.map { |part| %(<span class="formula">#{part.source}</span>) }.join
   end
 
   # Marks of notes lead to what they say.

@@ -52,7 +52,7 @@ module Page
            captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", placeholders: "galley",
            beside: "galley", plan: "findings", plan_waiting: "findings", plan_moved: "findings", place: "findings",
            roles: "survey", templates: "styles", carried: "handover", accessible: "handover", submission: "handover",
-           drawing: "handover", ledger: nil}.freeze
+           drawing: "handover", images: "handover", ledger: nil}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path

@@ -2,6 +2,7 @@
 
 # One sheet in its fonts, with its measures. Units: points of the sheet.
 module SheetAtSize
+  FURTHER = "Noto Serif Hebrew, TeX Gyre Termes Math, DejaVu Sans" # for what a face lacks
   ROUND = {left: 84, top: 40, right: 100, bottom: 40}.freeze # around the sheet, for dimensions
 
   def size_view_box(sheet)
@@ -94,9 +95,11 @@ module SheetAtSize
     letters = span.letters
     look = letters.look
     font = Norvel::ShippedFonts.stand_in(look[:font]).family
-    said = {"x" => fine(span.x), "y" => fine(baseline - letters.rise), "font-family" => font,
-            "font-size" => fine(letters.size), **letter_attributes(letters, look)}
+    font += ", #{FURTHER}" unless span.text.ascii_only?
+    said = {"x" => fine(span.right_to_left ? span.x + span.width : span.x), "y" => fine(baseline - letters.rise),
+            "font-family" => font, "font-size" => fine(letters.size), **letter_attributes(letters, look)}
     said["class"] = "kerned" if letters.kerned?
+    said["direction"], said["unicode-bidi"] = "rtl", "bidi-override" if span.right_to_left
     said["word-spacing"] = span.stretch.round(3) unless span.stretch.zero?
     attributes = said.map { |name, value| %(#{name}="#{h value.to_s}") }.join(" ")
     %(<text #{attributes}>#{h(letters.shown(span.text))}</text>)
@@ -108,7 +111,7 @@ module SheetAtSize
       "font-weight" => ("700" if look[:bold]), "font-style" => ("italic" if look[:italic]),
       "text-decoration" => (lines.join(" ") if lines.any?), "font-variant" => ("small-caps" if letters.small_caps?),
       "letter-spacing" => (fine(letters.spacing) unless letters.spacing.zero?),
-      "fill" => Norvel::Colour.hex(look[:color]), "direction" => ("rtl" if look[:run_right_to_left])
+      "fill" => Norvel::Colour.hex(look[:color])
     }.compact
   end
 
@@ -117,6 +120,7 @@ module SheetAtSize
   end
 
   def thing_drawn(span, baseline)
+    return formula_drawn(span.object.formula, span.x, baseline, span.letters.look[:color]) if span.object.formula
     object_drawn(span.object, span.x, baseline - span.object.height)
   end
 end

@@ -15,6 +15,7 @@ module SheetImages
   def object_drawn(object, x, y)
     box = [x, y, object.width, object.height]
     image = object.object
+    return shape_drawn(image.shape, box) if image.shape && (object.inside || image.path.nil?)
     return framed(box, nil) unless image.is_a?(Norvel::Document::Image)
     drawable?(image) ? image_drawn(image, box) : framed(box, "a drawing that is not shown here")
   end
@@ -25,13 +26,30 @@ module SheetImages
     heads = whose.heads(sheet).map { |_, left, top, column| [left, top, column] }
     [*sheet.bands, *heads].each do |left, top, column|
       Norvel::Layout::Placing.hanging(column, left, top) do |object, x, y|
-        found << object_drawn(object, x, y) unless object.inside
+        found << object_drawn(object, x, y) unless object.inside && object.object.shape.nil?
       end
     end
     found.join
   end
 
   private
+
+  # A form with its fill and its line, as the file has them.
+  def shape_drawn(shape, box)
+    x, y, width, height = box
+    look = %(fill="#{shape.fill || "none"}" stroke="#{shape.line || "none"}" stroke-width="#{fine(shape.weight)}")
+    case shape.kind
+    when "ellipse"
+      %(<ellipse cx="#{fine(x + (width / 2))}" cy="#{fine(y + (height / 2))}" rx="#{fine(width / 2)}" ) +
+        %(ry="#{fine(height / 2)}" #{look}/>)
+    when "line"
+      from, to = shape.rises ? [y + height, y] : [y, y + height]
+      %(<path d="M#{fine(x)} #{fine(from)}L#{fine(x + width)} #{fine(to)}" #{look}/>)
+    else
+      %(<rect x="#{fine(x)}" y="#{fine(y)}" width="#{fine(width)}" height="#{fine(height)}" ) +
+        %(rx="#{fine(shape.corner(width, height))}" #{look}/>)
+    end
+  end
 
   # Is it of a kind that a browser draws? Known once for a file's images.
   def drawable?(image)

@@ -38,7 +38,7 @@ module SheetStrokes
       end
       next unless block.set_items.objects
       line.spans.filter_map { |span| [span, span.object] if span.object }.each do |span, object|
-        yield span.x, line.baseline - object.height, span.width, object.height
+        yield span.x, line.baseline - object.height, span.width, object.height + object.depth
       end
     end
   end

@@ -7,7 +7,7 @@ class SheetSettingsStation < Station
            "contents" => :contents_edit, "captions" => :captions_edit}.freeze
 
   helpers CaptionsView, ContentsView, Gauge, HeadsView, MattersView, PageSetView, PartsView, SectionsView, SetupView,
-    SheetAtSize, SheetGround, SheetImages, SheetStrokes, SheetsView, TriedView
+    SheetAtSize, SheetFormulas, SheetGround, SheetImages, SheetStrokes, SheetsView, TriedView
 
   EDITS.each do |way, edit|
     view = way[/\A\w+/].to_sym

@@ -2,7 +2,8 @@
 
 # Sheets: all pages as they fall, one at size, and why each ends where it does.
 class SheetsStation < Station
-  helpers Gauge, MattersView, SetupView, SheetAtSize, SheetGround, SheetImages, SheetStrokes, SheetsView, TriedView
+  helpers Gauge, MattersView, SetupView, SheetAtSize, SheetFormulas, SheetGround, SheetImages, SheetStrokes,
+    SheetsView, TriedView
 
   get("/manuscripts/:id/sheets") do
     @chosen = chosen_sheet(params[:page]) if pages && params[:page]

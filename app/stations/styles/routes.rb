@@ -3,8 +3,8 @@
 # Styles: defined once, with what a change will move shown before it moves.
 class StylesStation < Station
   helpers Answers, BenchView, GalleyRow, Gauge, ListView, LookSheet, PageSetView, Putting, RippleView, SheetAtSize,
-    SheetGround, SheetImages, SheetStrokes, SheetsView, SpecimenView, StyleChanges, StyleLetters, StyleView, SurveyView,
-    TypedSigns
+    SheetFormulas, SheetGround, SheetImages, SheetStrokes, SheetsView, SpecimenView, StyleChanges, StyleLetters,
+    StyleView, SurveyView, TypedSigns
 
   # With try, a change is shown as if its form had been sent: a style that was dragged onto another comes so.
   get("/manuscripts/:id/styles") do

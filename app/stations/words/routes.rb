@@ -6,8 +6,9 @@ class WordsStation < Station
   NEW_LOOKS = {"" => "as the text", "italic" => "italic", "bold" => "bold", "small_caps" => "small capitals"}.freeze
   NEW_VALUES = {"italic" => {italic: true}, "bold" => {bold: true}, "small_caps" => {small_caps: true}}.freeze
 
-  helpers Answers, BareView, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, SheetAtSize, SheetGround,
-    SheetImages, SheetsBesideView, SheetStrokes, SheetsView, StyleLetters, StyleView, SurveyView, TypedSigns, WordsView
+  helpers Answers, BareView, BenchView, GalleyRow, Gauge, Hits, ListView, LookSheet, Putting, SheetAtSize,
+    SheetFormulas, SheetGround, SheetImages, SheetsBesideView, SheetStrokes, SheetsView, StyleLetters, StyleView,
+    SurveyView, TypedSigns, WordsView
 
   post("/manuscripts/:id/edits/retype") { perform Norvel::Edits::Retype.new(one_id, typed_texts) }
   post("/manuscripts/:id/edits/join") { perform Norvel::Edits::JoinParagraphs.new(one_id) }

@@ -12,7 +12,8 @@ Process.setpriority(Process::PRIO_PROCESS, 0, 10)
 loop do
   task, arguments = Helper.take($stdin)
   answer = begin
-    [:done, Tasks.public_send(Tasks::NAMES.find { |name| name == task }, *arguments)]
+    told = ->(*how_far) { Helper.put($stdout, [:so_far, *how_far]) }
+    [:done, Tasks.public_send(Tasks::NAMES.find { |name| name == task }, *arguments, &told)]
   rescue Norvel::Error => error
     [:refused, error.class.name.delete_prefix("Norvel::"), error.message]
   rescue SystemStackError

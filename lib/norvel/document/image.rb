@@ -13,10 +13,17 @@ module Norvel
     #   crop           what is cut off at the left, top, right and bottom, as parts of the whole from 0 to 1; nil for
     #                  nothing
     #   turn           degrees that it is turned by, clockwise
+    #   shape          Shape that is drawn where there is no image, nil for none
+    #   formula        its structure where it is mathematics, as the source of a Mathml::Node; nil for images
     Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, :anchorage, :crop, :turn,
-      decorative: false, floating: false, turn: 0.0) do
+      :formula, :shape, decorative: false, floating: false, turn: 0.0) do
       def kind
         :image
+      end
+
+      # As an Equation says: mathematics in a frame stands in its line.
+      def display
+        false
       end
 
       # What it is to the seal: a description may be changed, the image not.
@@ -39,7 +46,7 @@ module Norvel
 
       # Does assistive technology have nothing to say of it?
       def mute?
-        description.nil? && !decorative
+        description.nil? && !decorative && formula.nil?
       end
     end
   end

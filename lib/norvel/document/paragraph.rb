@@ -21,6 +21,7 @@ module Norvel
       ELSEWHERE = (FIELDS - [:section]).freeze
       attr_reader(*FIELDS)
 
+      NO_EQUATIONS = {}.freeze
       NO_ANCHORS = [].freeze
 
       def initialize(id, part, section, style_id, direct, mark, runs, table = nil, source = nil, holds = nil,
@@ -64,6 +65,18 @@ module Norvel
         plain? ? [] : @runs.flat_map { |run| run.objects.grep(Image) }
       end
 
+      # Mathematics between its letters: {place in raw_text => [Equation, …]}.
+      def equations
+        return NO_EQUATIONS if @anchors.empty?
+        @equations ||= @anchors.select { |anchor| anchor.object.is_a?(Equation) }.group_by(&:place)
+          .transform_values { |anchors| anchors.map(&:object) }
+      end
+
+      # Mathematics between its letters, and what stands as an object among them: [Equation or Image, …].
+      def formulas
+        plain? ? [] : equations.values.flatten + images.select(&:formula)
+      end
+
       # Does it hold what can't be taken to another paragraph: objects, links, fields, places with names?
       def special?
         !plain? || raw_text.match?(/[\f\v]/) || %i[content frame].include?(holds)
@@ -79,13 +92,16 @@ module Norvel
         @raw_text ||= @runs.map(&:text).join
       end
 
-      # The text as it is seen, with a sign for each image and note mark, without those of fields and comments.
+      # The text as it is seen, with a sign for each image, formula and note mark, without those of fields and comments.
       def seen_text
-        @seen_text ||= raw_text.include?(Run::SIGN) ? raw_text.delete(Run::SIGN) : raw_text
+        @seen_text ||= if equations.any? then seen.map(&:first).join
+        else raw_text.include?(Run::SIGN) ? raw_text.delete(Run::SIGN) : raw_text
+        end
       end
 
-      # Where in raw_text each character of seen_text stands.
+      # Where in raw_text each character of seen_text stands; nil for formulas between its letters.
       def seen_places
+        return seen.map(&:last) if equations.any?
         return Array(0...raw_text.size) unless raw_text.include?(Run::SIGN)
         raw_text.each_char.with_index.filter_map { |char, place| place unless char == Run::SIGN }
       end
@@ -121,7 +137,7 @@ module Norvel
       # No words and no objects: a line of nothing.
       def blank?
         return @blank if defined?(@blank)
-        @blank = holds != :content && !raw_text.match?(/[^\s\u00A0]/)
+        @blank = holds != :content && !raw_text.match?(/[^\s\u00A0]/) && equations.empty?
       end
 
       # Is there nothing of it to be seen but its height?
@@ -137,7 +153,7 @@ module Norvel
 
       # Can the paragraph go without anything going with it?
       def removable?
-        holds.nil? && !raw_text.match?(/[\uFFF9\uFFFA\uFFFC\f\v]/)
+        holds.nil? && !raw_text.match?(/[\uFFF9\uFFFA\uFFFC\f\v]/) && equations.empty?
       end
 
       # The words, each white space one space: what the seal is made of.
@@ -173,6 +189,14 @@ module Norvel
       end
 
       private
+
+      # [[character that is seen, its place in raw_text], …]
+      def seen
+        [*raw_text.chars, nil].each_with_index.flat_map do |char, place|
+          formulas = (equations[place] || []).map { [Run::OBJECT, nil] }
+          (char.nil? || char == Run::SIGN) ? formulas : formulas << [char, place]
+        end
+      end
 
       def same_text?(other)
         return false unless part == other.part && anchors.equal?(other.anchors)

@@ -42,6 +42,13 @@ module Norvel
         with(text: part, carried: (objects unless objects.empty?))
       end
 
+      # For each object in the line its formula, nil where it is none.
+      def formulas
+        return [] unless carried&.any? { |one| one.is_a?(Image) && one.formula }
+        text.scan(self.class::SIGNS).zip(carried).select { |sign, _| sign == self.class::OBJECT }
+          .map { |_, one| one.formula if one.is_a?(Image) }
+      end
+
       # The text as letters and things, in order: strings, Separators and objects.
       #   run.pieces # => ["See ", NoteMark, Separator("tab"), "below", …]
       def pieces

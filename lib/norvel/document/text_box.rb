@@ -6,8 +6,9 @@ module Norvel
     # the reading order after the one that holds it. A value.
     #   id      that its paragraphs name as their container
     #   anchorage  as an Image has it
+    #   shape   Shape that is drawn around it, nil for none
     #   parent  id of the cell or box that the anchor stands in, or nil
-    TextBox = Value.define(:id, :parent, :width, :height, :floating, :anchorage, floating: true) do
+    TextBox = Value.define(:id, :parent, :width, :height, :floating, :anchorage, :shape, floating: true) do
       def kind
         :box
       end

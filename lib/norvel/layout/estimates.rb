@@ -26,6 +26,14 @@ module Norvel
           .to_h { |letters| [letters.look[:font], ShippedFonts.stand_in(letters.look[:font]).family] }
       end
 
+      # Characters that no face that ships has.
+      def absent
+        @absent ||= begin
+          texts = blocks.map { |block| block.set_items.text }.reject(&:ascii_only?)
+          texts.flat_map { |text| text.scan(/[^\p{ASCII}]/).uniq }.uniq.reject { |sign| drawn?(sign) }
+        end
+      end
+
       # Is any line of these blocks an estimate?
       def any?(list)
         list.any? do |block|
@@ -59,10 +67,8 @@ module Norvel
       end
 
       def characters
-        texts = blocks.map { |block| block.set_items.text }.reject(&:ascii_only?)
-        missing = texts.flat_map { |text| text.scan(/[^\p{ASCII}]/).uniq }.uniq.reject { |sign| drawn?(sign) }
-        return [] if missing.empty?
-        ["No face that ships has #{missing.first(5).join(" ")}: the widths of such signs are an estimate."]
+        return [] if absent.empty?
+        ["No face that ships has #{absent.first(5).join(" ")}: the widths of such signs are an estimate."]
       end
 
       def drawn?(sign)

@@ -80,7 +80,7 @@ module Norvel
 
       # The width of a text without kerning.
       def width(text)
-        text.each_char.sum { |character| advance(character) }
+        Arabic.shaped(text).each_char.sum { |character| advance(character) }
       end
 
       # The width of an average character of running text.

@@ -9,7 +9,12 @@ module Norvel
       FACES = ShippedFonts.families.values.flat_map { |family| family["files"].values }.uniq
         .to_h { |name| [name, Face.new(File.join(FOLDER, name))] }.freeze
 
-      FALLBACKS = FACES.values.sort_by { |face| face.name.match?(/Italic|Bold/) ? 1 : 0 }.freeze
+      MATHS = "texgyretermes-math.otf"
+      LAST = FACES.values_at(MATHS, "DejaVuSans.ttf").freeze # signs, and scripts that no other has
+      FALLBACKS = [*FACES.values.partition { |face| !face.name.match?(/Italic|Bold/) }.flatten - LAST, *LAST].freeze
+
+      STANDING_IN = {} # {face => {character => the face that has it}}: two threads that look come to the same
+      MOST_KNOWN = 20_000 # characters
 
       module_function
 
@@ -21,9 +26,18 @@ module Norvel
         FACES.fetch(files[style.empty? ? "regular" : style] || files["regular"])
       end
 
-      # Another face that has a character, nil for none. Italics come last: they are the least like the rest.
+      # Another face that has a character, nil for none. Italics come last, being the least like the rest, and
+      # after them those that ship for their signs.
       def face_with(character, but)
-        FALLBACKS.find { |face| face != but && face.has?(character) }
+        known = STANDING_IN[but] ||= {}
+        return known[character] if known.key?(character)
+        known.clear if known.size > MOST_KNOWN
+        known[character] = FALLBACKS.find { |face| face != but && face.has?(character) }
+      end
+
+      # The face of formulas.
+      def maths
+        FACES.fetch(MATHS)
       end
 
       # A line of these letters set single, in points.

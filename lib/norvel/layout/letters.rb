@@ -29,6 +29,14 @@ module Norvel
         @hyphen = advance("-")
       end
 
+      # Are they the mark of a note?
+      attr_reader :note
+
+      # The same as those of a note's mark.
+      def of_note
+        dup.tap { |letters| letters.instance_variable_set(:@note, true) }
+      end
+
       # Are line ends in it those of the font that was asked for?
       def exact?
         return @exact if defined?(@exact)

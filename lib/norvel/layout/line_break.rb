@@ -5,11 +5,7 @@ module Norvel
     # Where a line may begin anew: the Unicode Line Breaking Algorithm (UAX #14, Unicode 15.0) with the tailored rule
     # for numbers of its section 8.2, example 7. A class of the algorithm is a symbol: :AL, :BA, :SP …
     module LineBreak
-      CLASSES = File.readlines(File.join(__dir__, "line_break_classes.txt"), chomp: true, encoding: "UTF-8")
-        .reject { |line| line.start_with?("#") }.flat_map { |line|
-          name, *ranges = line.split
-          ranges.map { |range| [*range.split("-").map { |code| code.to_i(16) }.minmax, name.to_sym] }
-        }.sort.freeze
+      CLASSES = UnicodeTable.classes("line_break_classes.txt", others: :AL)
       HANGUL = 0xAC00
 
       # What a number is made of (LB25 as tailored): no line begins inside of it.
@@ -61,8 +57,7 @@ module Norvel
       end
 
       def look_up(code)
-        found = CLASSES.bsearch { |_, last, _| last >= code }
-        name = (found && found[0] <= code) ? found[2] : :AL
+        name = CLASSES[code]
         return name unless name == :H
         ((code - HANGUL) % 28).zero? ? :H2 : :H3
       end

@@ -47,6 +47,7 @@ module Norvel
         column.pieces.each do |piece|
           next cells(piece) { |part| blocks(part.column, &block) } if piece.detail
           piece.block.floats.each { |one| blocks(one.inside, &block) if one.inside } if piece.from.zero?
+          piece.block.boxes_in(piece.from...piece.to).each { |one| blocks(one.inside, &block) }
           yield piece.block
         end
       end
@@ -62,8 +63,18 @@ module Norvel
         block = piece.block
         floats(block, x, y) { |line| yield line } if piece.from.zero?
         (piece.from...piece.to).each do |line|
-          yield Placed.new(block, line, x, y)
+          placed = Placed.new(block, line, x, y)
+          yield placed
+          boxes(placed) { |one| yield one } if block.boxes_in(line..line).any?
           y += block.height(line, line + 1)
+        end
+      end
+
+      # What stands in boxes of a line.
+      def boxes(placed, &each)
+        placed.spans.each do |span|
+          inside = span.object&.inside or next
+          column(inside, span.x + TextSetting::BOX_EDGE, placed.baseline - span.object.height, &each)
         end
       end
 

@@ -87,6 +87,15 @@ module Norvel
         @tail = nil
       end
 
+      # How what stands in it is aligned, where that is not as its paragraph says: a formula on a line of its own.
+      attr_accessor :own_align
+
+      # The Bidi of its text in a paragraph that runs from right to left, or does not; nil where all runs to the right.
+      def bidi(right_to_left)
+        @bidi = (right_to_left || runs_left?) && Bidi.new(@text, base: right_to_left ? 1 : 0) if @bidi.nil?
+        @bidi || nil
+      end
+
       # How many items the marker of a list takes.
       def marker
         @marker || 0
@@ -182,6 +191,10 @@ module Norvel
       end
 
       private
+
+      def runs_left?
+        !@text.ascii_only? && Bidi::RIGHT.match?(@text)
+      end
 
       # From the first other letters on each item says its own.
       def mix(letters)

@@ -5,9 +5,12 @@ module Norvel
     # A line of a block as it is drawn: aligned in its measure, cut into spans. Lengths in points from the left edge of
     # the measure.
     class SetLine
+      include BothWays
+
       # Letters of one kind on one line. stretch: what each of its spaces takes more than its own width; leader: the
-      # sign that fills a tab, nil for words; object: a TextSetting::InlineObject that stands here instead
-      Span = Struct.new(:x, :width, :text, :letters, :stretch, :leader, :object) do
+      # sign that fills a tab, nil for words; object: a TextSetting::InlineObject that stands here instead;
+      # right_to_left: do its letters run so? label: are they the marker of a list?
+      Span = Struct.new(:x, :width, :text, :letters, :stretch, :leader, :object, :right_to_left, :label) do
         def at(place)
           dup.tap { |span| span.x = place }
         end
@@ -24,7 +27,8 @@ module Norvel
         align
       end
 
-      # Its letters, white space as it is in the text, without the marker of a list and what hangs at its end.
+      # Its letters in the order in which they are read, white space as it is in the text, without the marker of a list
+      # and what hangs at its end.
       def text
         first = [@line.from, @set_items.marker].max
         return "" if @line.to < first
@@ -34,15 +38,16 @@ module Norvel
         ((@line.ending == :hyphen) ? "#{words}-" : words).rstrip
       end
 
+      # In the order in which they are read.
       def spans
-        @spans ||= cut
+        @spans ||= (bidi = @set_items.bidi(@block.look[:right_to_left])) ? cut_both_ways(bidi) : cut
       end
 
       private
 
       def align
         spare = [@line.room - @line.width, 0.0].max
-        align = @block.look[:align]
+        align = @set_items.own_align || @block.look[:align]
         @stretch = 0.0
         mirrored = @block.look[:right_to_left]
         justify(spare) if align == "justify"
@@ -81,11 +86,16 @@ module Norvel
           wide = width_of(item)
           if @set_items.endings[item] == SetItems::TAB then spans.concat(tab(item, x, wide))
           elsif @set_items.objects&.key?(item) then spans << inline(item, x, wide)
-          else add(spans, item, x, wide, joined: item > @line.from && @set_items.endings[item - 1] != SetItems::TAB)
+          else add(spans, item, x, wide, joined: joins?(item))
           end
           x += wide + gap(item)
         end
         close(spans)
+      end
+
+      # Does it go on with the words before it?
+      def joins?(item)
+        item > @line.from && @set_items.endings[item - 1] != SetItems::TAB && item != @set_items.marker
       end
 
       def width_of(item)
@@ -112,7 +122,7 @@ module Norvel
           last.text << " " * spaces_before(item) << text
           last.width = x + wide - last.x
         else
-          spans << Span.new(x, wide, +text, letters, @stretch, nil, nil)
+          spans << Span.new(x, wide, +text, letters, @stretch, nil, nil, false, item < @set_items.marker)
         end
       end
 

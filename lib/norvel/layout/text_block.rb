@@ -44,6 +44,12 @@ module Norvel
         !@hung.nil? && @hung.taking.any?
       end
 
+      # Boxes with text in lines of a range: TextSetting::InlineObject.
+      def boxes_in(range)
+        return [] unless set_items.objects
+        lines[range].flat_map { |line| set_items.objects.values_at(*line.from..line.to).compact.select(&:inside) }
+      end
+
       # Does what hangs at it stand where the page says?
       def placed?
         floats.any?(&:placed?)
@@ -245,8 +251,9 @@ module Norvel
           above = letters.ascent if letters.ascent > above
           below = letters.descent if letters.descent > below
         end
-        tall = set_items.objects && (line.from..line.to).filter_map { |item| set_items.objects[item]&.height }.max
-        [above, below, tall]
+        objects = set_items.objects && (line.from..line.to).filter_map { |item| set_items.objects[item] }
+        return [above, below, nil] if objects.nil? || objects.empty?
+        [above, [below, *objects.map(&:depth)].max, objects.map(&:height).max]
       end
     end
   end

@@ -14,8 +14,14 @@ module Norvel
       TABS = Styles::Properties[:tabs].type
       PIECE = /[\t\n\f\v\uFFFC\uFFFA\uFFF9]|[^\t\n\f\v\uFFFC\uFFFA\uFFF9]+/
       SEPARATORS = "\t\n\f\v"
-      # A picture or box in a line, as it is set; inside: the Column of a box.
-      InlineObject = Struct.new(:object, :width, :height, :inside)
+      # A picture, box or part of a formula in a line, as it is set: from the baseline up; inside: the Column of a box;
+      # formula: Formulas::Box
+      InlineObject = Struct.new(:object, :width, :height, :inside, :formula) do
+        # From the baseline down.
+        def depth
+          formula ? formula.descent : 0.0
+        end
+      end
       # Where objects of a paragraph stand: what hangs at it, as it is found; the most that one may be high, or nil; the
       # Document::Section.
       Around = Struct.new(:floats, :room, :section)
@@ -38,6 +44,7 @@ module Norvel
         @markers = document.markers
         @blocks = {}.compare_by_identity
         @computed = []
+        @formulas = FormulaSetting.new
       end
 
       # {paragraph => TextBlock} of what it has set, by identity; computed: paragraphs that hold more than words.
@@ -183,13 +190,29 @@ module Norvel
           put_marker(set_items, paragraph, look, letters(key.looks[paragraph.runs.size]))
         end
         set_items.words("#{key.values[LEAD]} ", base) if key.values&.key?(LEAD)
-        place = 0
-        @shown_fields = {}
-        paragraph.runs.each_with_index do |run, number|
-          put_run(set_items, run, letters(key.looks[number]), paragraph, key, around)
-          put_equations(set_items, paragraph, place, place += run.text.size, letters(key.looks[number]))
-        end
+        put_runs(set_items, paragraph, key, around)
         set_items.finish
+      end
+
+      def put_runs(set_items, paragraph, key, around)
+        @shown_fields = {}
+        return put_among_equations(set_items, paragraph, key, around) if paragraph.equations.any?
+        paragraph.runs.each_with_index { |run, number|
+          put_run(set_items, run, letters(key.looks[number]), paragraph, key, around)
+        }
+      end
+
+      def put_among_equations(set_items, paragraph, key, around)
+        equations = paragraph.equations.dup
+        place = 0
+        paragraph.runs.each_with_index do |run, number|
+          letters = letters(key.looks[number])
+          @formulas.put_all(set_items, equations.delete(place), letters, key.measure)
+          put_run(set_items, run, letters, paragraph, key, around)
+          place += run.text.size
+        end
+        last = key.looks[paragraph.runs.size - 1] || mark(paragraph)
+        @formulas.put_all(set_items, equations.values.flatten, letters(last), key.measure)
       end
 
       def simple?(paragraph)
@@ -250,7 +273,12 @@ module Norvel
       def put_note(set_items, mark, letters, key)
         set_items.note(mark.note) if mark.note && mark.of == "footnote"
         number = key.values[mark]
-        set_items.words(number, raised(letters)) if number
+        set_items.words(number, marking(raised(letters))) if number
+      end
+
+      # Letters of their own, so that the mark of a note is told from the words around it.
+      def marking(letters)
+        (@marking ||= {}.compare_by_identity)[letters] ||= letters.of_note
       end
 
       # In a format that says nothing of it, the mark of a note is raised (ISO/IEC 26300-1 16.27.31: common practice).
@@ -263,6 +291,7 @@ module Norvel
 
       # An object is never wider than its line, nor higher than a page.
       def put_inline(set_items, object, letters, key, around)
+        return @formulas.put(set_items, object, letters, key.measure) if object.is_a?(Document::Image) && object.formula
         width, height = object.width || 72.0, object.height || 36.0
         scale = [1.0, key.measure / [width, 1.0].max].min
         width, height = width * scale, height * scale
@@ -276,17 +305,6 @@ module Norvel
       # What stands in a box, in one column.
       def boxed(box, width)
         @boxes&.call(box, width - (2 * BOX_EDGE))&.whole
-      end
-
-      # Mathematics is set as its letters.
-      def put_equations(set_items, paragraph, from, to, letters)
-        return if paragraph.anchors.empty?
-        paragraph.anchors.each do |anchor|
-          equation = anchor.object
-          next unless equation.is_a?(Document::Equation) && anchor.place > from - 1 && anchor.place <= to
-          next if anchor.place == from && from.positive?
-          set_items.words(equation.text.to_s.tr("\n\t\f\v", " "), letters)
-        end
       end
 
       def put_marker(set_items, paragraph, look, letters)

@@ -90,7 +90,8 @@ module Norvel
       def entry(paragraph, references)
         level = @document.look(paragraph)[:outline_level].to_i
         sheet = level.positive? && @pages.sheet_of(paragraph.id) or return
-        title = [@document.markers[paragraph.id], paragraph.seen_text].compact.join(" ").squeeze(" ").strip
+        words = paragraph.seen_text.delete(Document::Run::OBJECT)
+        title = [@document.markers[paragraph.id], words].compact.join(" ").squeeze(" ").strip
         [level, title, sheet.page] unless title.empty? || references[sheet.page - 1].nil?
       end
 

@@ -28,12 +28,32 @@ module Norvel
         @language = Survey::Language.primary(language)
         @root = element(:Document)
         @of = {}
+        @labels = {}
+        @own_note = {} # {id of a paragraph of a note => its Note}
+        @notes = {} # {id of a paragraph => its Note elements whose marks are not drawn yet}
         walk(document.blocks, @root)
       end
 
       # The element of a paragraph, whose content it takes.
       def of(paragraph)
         @of[paragraph.id] ||= element(:P).tap { |made| @root.kids << made }
+      end
+
+      # That of the mark of the next note that is called in a paragraph; the note follows it. In the note itself its
+      # mark is a label.
+      def reference(paragraph)
+        own = @own_note[paragraph.id]
+        return element(:Lbl).tap { |made| own.kids.unshift(made) } if own
+        holder = of(paragraph)
+        made = child(holder, :Reference)
+        note = @notes[paragraph.id]&.shift
+        holder.kids << holder.kids.delete_at(holder.kids.index { |kid| kid.equal?(note) }) if note
+        made
+      end
+
+      # That of the marker of a listed paragraph; its own where it has none.
+      def label(paragraph)
+        @labels[paragraph.id] || of(paragraph)
       end
 
       # That of an image in a paragraph. box: [left, bottom, right, top] on its page
@@ -43,12 +63,23 @@ module Norvel
         made
       end
 
+      # That of mathematics in a paragraph, one for all its parts: what is said instead of it are its letters in a row.
+      def formula(paragraph, equation)
+        @formulas ||= {}.compare_by_identity
+        @formulas[equation] ||= element(:Formula, alt: said(equation)).tap { |made| of(paragraph).kids << made }
+      end
+
       # A link among the words of a paragraph.
       def link(paragraph, page, object)
         child(of(paragraph), :Link).kids << Annotation.new(page, object)
       end
 
       private
+
+      def said(equation)
+        described = equation.description if equation.is_a?(Document::Image)
+        described || Mathml.words(equation.formula)
+      end
 
       def element(type, **more)
         Element.new(type:, kids: [], **more)
@@ -62,9 +93,16 @@ module Norvel
         blocks.chunk_while { |one, other| together?(one, other) }.each do |group|
           case group.first
           when Document::Table then group.each { |table| table(table, holder) }
-          else paragraphs(group, holder)
+          else
+            paragraphs(group, holder)
+            group.flat_map(&:boxes).each { |box| walk(boxes.in(box.id), holder) }
           end
         end
+      end
+
+      # Boxes are read after the paragraph that they stand at.
+      def boxes
+        @boxes ||= Document::Blocks.new(@document.paragraphs, @document.tables)
       end
 
       # Items of lists, lines of code, parts of quotations and entries of contents belong together.
@@ -110,7 +148,9 @@ module Norvel
           depth = level(paragraph)
           open.pop while open.size > 1 && depth < open.last.first
           open << [depth, child(open.last.last.kids.last, :L)] if depth > open.last.first
-          place(paragraph, child(child(open.last.last, :LI), :LBody))
+          item = child(open.last.last, :LI)
+          @labels[paragraph.id] = child(item, :Lbl)
+          place(paragraph, child(item, :LBody))
         end
       end
 
@@ -144,7 +184,11 @@ module Norvel
         paragraph.runs.flat_map(&:objects).grep(Document::NoteMark).each do |mark|
           story = @document.note(mark) or next
           note = child(made, :Note)
-          story.paragraphs.each { |one| @of[one.id] ||= child(note, :P) }
+          (@notes[paragraph.id] ||= []) << note
+          story.paragraphs.each do |one|
+            @of[one.id] ||= child(note, :P)
+            @own_note[one.id] ||= note
+          end
         end
       end
     end

@@ -2,6 +2,9 @@
 
 require "prawn"
 
+Prawn::Fonts::OTF.prepend(Norvel::Pdf::OutlineFonts)
+Prawn::Fonts::ToUnicodeCMap.prepend(Norvel::Pdf::LettersOfForms)
+
 module Norvel
   module Pdf
     # One file: its pages, structure, bookmarks, labels and what it says of itself.
@@ -20,10 +23,13 @@ module Norvel
         @images = []
       end
 
-      # The bytes, and what is not in them: Formats::Written.
+      # The bytes, and what is not in them: Formats::Written. The block is told how many pages are drawn, of how many.
       def written
         @written ||= begin
-          @pages.sheets.each { |sheet| page(sheet) }
+          @pages.sheets.each.with_index(1) do |sheet, number|
+            page(sheet)
+            yield number, @pages.sheets.size if block_given?
+          end
           lost = @links.write(pdf, @references, @pages)
           Tree.new(pdf, @structure).write(@references)
           Catalogue.new(pdf, @document, @pages).write(@references, accessible: accessible?, archive: @archive)
@@ -67,7 +73,8 @@ module Norvel
 
       # What is there in another way, and what keeps the file from being accessible (ISO 14289-1 7.1 to 7.5).
       def barriers
-        [["equations", "their letters are set in a row", equations],
+        [["equations without structure", "their letters are set in a row", equations],
+          ["characters that no font here has", "an empty box stands for each", absent.size],
           ["images without a description", "nothing is announced for them", @document.pictures.count(&:mute?)],
           ["tables without a marked header row", "their cells are announced without it", headless],
           ["language", "it does not say its own: the one that it reads as is written", unsaid(:language)],
@@ -83,7 +90,11 @@ module Norvel
       end
 
       def equations
-        @document.paragraphs.sum { |one| one.anchors.count { |anchor| anchor.object.is_a?(Document::Equation) } }
+        @document.paragraphs.sum { |one| one.equations.values.flatten.count { |equation| equation.formula.nil? } }
+      end
+
+      def absent
+        Layout::Estimates.new(@pages).absent
       end
 
       def unsaid(name)
@@ -142,15 +153,30 @@ module Norvel
         end
       end
 
-      # Stretches of words of a line are marked content each, and so are the images between them.
+      # Stretches of words of a line are marked content each, and so are markers, marks of notes, and the images between
+      # them.
       def pieces(line, paragraph)
-        line.spans.chunk_while { |one, other| one.object.nil? && other.object.nil? }.each do |spans|
+        line.spans.chunk_while { |one, other| kind(one) == kind(other) && one.object.nil? }.each do |spans|
           spans.first.object ? object(spans.first, line.baseline, paragraph) : words(spans, line, paragraph)
         end
       end
 
+      def kind(span)
+        return :object if span.object
+        return :label if span.label
+        span.letters.note ? :note : :words
+      end
+
+      def element(span, paragraph)
+        case kind(span)
+        when :label then @structure.label(paragraph)
+        when :note then @structure.reference(paragraph)
+        else @structure.of(paragraph)
+        end
+      end
+
       def words(spans, line, paragraph)
-        element = @structure.of(paragraph)
+        element = element(spans.first, paragraph)
         spans.each { |span| @drawn.add(paragraph, span.text) unless span.leader }
         @links.add(paragraph, spans, line.baseline, pdf.page.dictionary, @height)
         content(element, element.type) { line(line, spans) }
@@ -167,18 +193,28 @@ module Norvel
       end
 
       def object(span, baseline, paragraph)
+        return formula(span, baseline, paragraph) if span.object.formula
         draw(span.object, span.x, baseline - span.object.height, paragraph)
+      end
+
+      def formula(span, baseline, paragraph)
+        part = span.object
+        content(@structure.formula(paragraph, part.object), :Formula) do
+          @ink.formula(part.formula, span.x, baseline, span.letters.look[:color])
+        end
       end
 
       def draw(object, x, y, paragraph)
         image = object.object
+        shape = image.shape if object.inside || image.path.nil?
+        return @ink.artifact { @ink.shape(shape, x, y, object.width, object.height) } if shape && object.inside
         return undrawn(object, paragraph) unless image.is_a?(Document::Image)
         box = [x, @height - y - object.height, x + object.width, @height - y].map { |one| one.round(2) }
         return @ink.artifact { ink_image(object, x, y, paragraph) } if image.decorative || paragraph.nil?
         content(@structure.figure(paragraph, image, box), :Figure) { ink_image(object, x, y, paragraph) }
       end
 
-      # Room is left for what is no image and holds no text of its own.
+      # A box is drawn by its shape; room is left for what is none and holds no text of its own.
       def undrawn(object, paragraph)
         return if object.inside
         @report.lost("drawings", place: place(paragraph&.id))
@@ -186,6 +222,8 @@ module Norvel
 
       def ink_image(object, x, y, paragraph)
         @images << object.object
+        shape = object.object.shape if object.object.path.nil?
+        return @ink.shape(shape, x, y, object.width, object.height) if shape
         return if @ink.image(bytes(object.object), object.object, x, y, object.width, object.height)
         @report.approximate("images", "a frame stands where they do: a PDF holds no image of that kind",
           place: place(paragraph&.id))

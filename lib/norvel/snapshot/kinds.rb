@@ -5,7 +5,7 @@ module Norvel
     # The names by which values stand in saved documents: they outlive the names of classes.
     module Kinds
       ALL = {
-        "image" => Document::Image, "anchorage" => Document::Anchorage,
+        "image" => Document::Image, "shape" => Document::Shape, "anchorage" => Document::Anchorage,
         "box" => Document::TextBox, "note" => Document::NoteMark,
         "field_part" => Document::FieldPart, "field_result" => Document::FieldResult, "link" => Document::Link,
         "bookmark" => Document::Bookmark, "comment" => Document::CommentMark, "equation" => Document::Equation,

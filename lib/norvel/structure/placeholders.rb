@@ -72,7 +72,8 @@ module Norvel
         worn = paragraph.runs.flat_map { |run| [run.style_id == style.id] * run.text.size }
         places = paragraph.seen_places
         text = paragraph.seen_text
-        stretches = places.each_index.chunk_while { |one, other| worn[places[one]] == worn[places[other]] }
+        stretches = places.each_index.select { |at| places[at] }
+          .chunk_while { |one, other| worn[places[one]] == worn[places[other]] }
           .select { |list| worn[places[list.first]] && !text[list.first..list.last].strip.empty? }
         stretches.map do |list|
           place(paragraph, places.values_at(*list), text[list.first..list.last], styled: true)

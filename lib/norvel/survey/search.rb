@@ -40,6 +40,8 @@ module Norvel
         end
       end
 
+      HOLDS_OBJECT = "an object stands in it"
+
       # Words that are computed say the same again when they are brought up to date; an object is no word.
       def self.fixed(paragraph, places)
         return if paragraph.plain?
@@ -47,7 +49,7 @@ module Norvel
         return "computed" if found.any? { |run|
           run.within.any? { |one| one.is_a?(Document::Field) || one.is_a?(Document::FieldResult) }
         }
-        "an object stands in it" if paragraph.raw_text[places.first..places.last].match?(/[\uFFFA\uFFFC]/)
+        HOLDS_OBJECT if paragraph.raw_text[places.first..places.last].match?(/[\uFFFA\uFFFC]/)
       end
 
       # The runs that letters stand in.
@@ -76,11 +78,12 @@ module Norvel
         styled = @style && document.style_name(paragraph) != @style
         places = paragraph.seen_places
         found.filter_map do |range|
-          own = places[range]
+          own = places[range].compact
+          fixed = (own.size == range.size) ? Search.fixed(paragraph, own) : HOLDS_OBJECT
           standing = Search.runs(paragraph, own)
           next if own.empty? || (styled && !in_style?(standing, document))
           next unless looks_so?(standing, paragraph, document)
-          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed: Search.fixed(paragraph, own),
+          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed:,
             before: before(text, range.begin), after: after(text, range.end))
         end
       end

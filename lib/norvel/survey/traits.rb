@@ -43,7 +43,7 @@ module Norvel
         @text = paragraph.text.strip
         @words = paragraph.word_count
         @holds_object = paragraph.raw_text.include?(Document::Run::OBJECT)
-        @equation = paragraph.anchors.any? { |anchor| anchor.object.is_a?(Document::Equation) }
+        @formulas = paragraph.formulas
         @kind, @depth = numbering
       end
 
@@ -143,7 +143,7 @@ module Norvel
       end
 
       def equation?
-        return true if @equation && @words <= 6
+        return true if @formulas.any? && (@words <= 2 || @formulas.any?(&:display))
         @words <= 14 && MATHS.match?(@text) && @text.scan(/[[:alpha:]]{4,}/).size <= 3 && !label?
       end
 

@@ -54,6 +54,23 @@ RSpec.describe "a PDF for everyone" do
     end
   end
 
+  it "claims nothing where a sign is in no font, and says so" do
+    made = Norvel::Edits::Describe.new(title: "T", language: "en").apply(docx(p(r("A mill 磨")))).after
+    failures, claim = judge(made)
+    expect([failures.keys, claim]).to eq [%w[31-030], false]
+    expect(Norvel::Pdf.write(made).carried.approximated.map { |one| [one.what, one.count] })
+      .to eq [["characters that no font here has", 1]]
+  end
+
+  it "holds formulas and every kind of font to the same" do
+    fonts = %w[Garamond Calibri Cambria Arial Courier].map { |font|
+      p(r("“ő Ω − ≤”", %(<w:rFonts w:ascii="#{font}" w:hAnsi="#{font}"/>)))
+    }
+    made = docx(p(omath_para(quadratic)) + p(r("as ") + omath(mr("x"))) + fonts.join)
+    named = Norvel::Edits::Describe.new(title: "T", language: "en").apply(made).after
+    expect(judge(named)).to eq [{}, true]
+  end
+
   # That the judge can say no.
   it "is judged by what finds fault with a file that is not tagged" do
     failures, claim = judged(Prawn::Document.new { text("Words") && stroke_line([0, 0], [9, 9]) }.render)

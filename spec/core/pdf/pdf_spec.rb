@@ -89,7 +89,7 @@ RSpec.describe Norvel::Pdf do
     made = described_class.write(put).bytes
     allow(self).to receive(:bytes).and_return(made)
     lines = read_by("pdfinfo", "-struct", :file).first.lines.map { |line| line[/\A\s*(\w+)/, 1] }
-    expect(lines.compact).to eq %w[Document L LI LBody L LI LBody LI LBody P]
+    expect(lines.compact).to eq %w[Document L LI Lbl LBody L LI Lbl LBody LI Lbl LBody P]
   end
 
   # The words under each link, cut out of the page by poppler.
@@ -167,15 +167,65 @@ RSpec.describe Norvel::Pdf do
     end
   end
 
-  it "says what it leaves out or sets otherwise: text that stands on no page, equations" do
-    space = "http://schemas.openxmlformats.org/officeDocument/2006/math"
-    math = %(<m:oMath xmlns:m="#{space}"><m:r><m:t>x</m:t></m:r></m:oMath>)
+  it "says what it leaves out: text that stands on no page" do
     hidden = r("Nobody sees this.", "<w:vanish/>")
-    document = docx(p(r("The height ") + math + r(" was read.")) + p(hidden) + p(r("The end.")))
+    document = docx(p(r("The height was read.")) + p(hidden) + p(r("The end.")))
     carried = described_class.write(document).carried
     expect(carried.not_carried.to_h { |one| [one.what, one.places] }).to eq "paragraphs that stand on no page" => [2]
-    expect(carried.approximated.map { |one| [one.what, one.how, one.count] })
-      .to include ["equations", "their letters are set in a row", 1]
+  end
+
+  it "tags the marks of notes: a reference with its note behind it, a label in the note" do
+    notes = '<w:footnote w:id="1">' + p("<w:r><w:footnoteRef/></w:r>" + r(" Leaf 30.")) + "</w:footnote>"
+    mark = '<w:r><w:rPr><w:vertAlign w:val="superscript"/></w:rPr><w:footnoteReference w:id="1"/></w:r>'
+    made = described_class.write(docx(p(r("The quay") + mark + r(" was measured.")), footnotes: notes)).bytes
+    allow(self).to receive(:bytes).and_return(made)
+    told = read_by("pdfinfo", "-struct-text", :file).first
+    expect(told.scan(/"([^"]+?) *"|^ *(Reference|Note|Lbl|P)\b/).map(&:compact).flatten)
+      .to eq ["P", "The quay", "Reference", "1", "Note", "Lbl", "1", "P", "Leaf 30.", "was measured."]
+  end
+
+  it "keeps every note of a paragraph that calls several, each behind its mark" do
+    notes = (1..3).map { |id| %(<w:footnote w:id="#{id}">#{p(r("Leaf #{id * 10}."))}</w:footnote>) }.join
+    marks = (1..3).map { |id| %(<w:r><w:footnoteReference w:id="#{id}"/></w:r>#{r(" word")}) }.join
+    made = described_class.write(docx(p(r("The quay") + marks), footnotes: notes)).bytes
+    allow(self).to receive(:bytes).and_return(made)
+    told = read_by("pdfinfo", "-struct-text", :file).first
+    expect(told.scan(/^ *(Reference|Note)\b/).flatten).to eq %w[Reference Note] * 3
+    expect(told.scan(/Leaf \d+/)).to eq ["Leaf 10", "Leaf 20", "Leaf 30"]
+  end
+
+  describe "with formulas" do
+    let(:document) do
+      root = me("rad", deg: mr("3"), e: mr("x"))
+      docx(p(r("The height ") + omath(quadratic) + r(" was read.")) + p(omath_para(root)))
+    end
+    let(:bytes) { described_class.write(document).bytes }
+
+    it "draws them from their structure, as letters that are read again and as outlines" do
+      expect(described_class.write(document).carried.approximated.map(&:what)).not_to include(/equation/)
+      expect(read_by("pdftotext", "-raw", :file, "-").first).to match(/The height 𝑥 = .*𝑏 ?± .*4𝑎𝑐.*was read\./m)
+      expect(read_by("qpdf", "--check", :file).last).to eq 0
+    end
+
+    it "tags each as one formula with its letters in a row" do
+      formulas = qpdf("qpdf").last.values.filter_map { |one| one["value"] if one["value"].is_a?(Hash) }
+        .select { |one| one["/S"] == "/Formula" }
+      expect(formulas.map { |one| one["/Alt"] }).to contain_exactly("u:x=(-b±√(b^2-4ac))/(2a)", "u:3√x")
+      expect(formulas.map { |one| [one["/K"]].flatten.size }).to contain_exactly(2, 1)
+    end
+  end
+
+  # Signs outside of the first encoding came out as others: poppler's raster of one font beside the file of another.
+  it "shows every sign of a font of cubic outlines, and embeds those alone" do
+    signs = "Garamond ő Ω − ≤ é ž “quoted” – dash"
+    made = described_class.write(docx(p(r(signs, '<w:rFonts w:ascii="Garamond" w:hAnsi="Garamond"/>')))).bytes
+    allow(self).to receive(:bytes).and_return(made)
+    expect(read_by("pdftotext", :file, "-").first).to include signs
+    expect(read_by("pdffonts", :file).first.lines.last)
+      .to match(/\A[A-Z]{6}\+EBGaramond.* CID Type 0C .*Identity-H +yes yes yes/)
+    source = TTFunk::File.open("public/fonts/EBGaramond-Regular.otf")
+    kept = Norvel::Pdf::OutlineFonts.outlines(source, [source.cmap.unicode.first["ő".ord]])
+    expect(Zlib.deflate(kept).bytesize).to be < Zlib.deflate(source.contents.string).bytesize / 3
   end
 
   it "holds every letter of documents made by chance, without a fault that qpdf finds (property)" do

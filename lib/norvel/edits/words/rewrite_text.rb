@@ -13,9 +13,9 @@ module Norvel
         matches = matches(paragraph.seen_text, pattern)
         return paragraph if matches.empty?
         places = paragraph.seen_places
-        firsts = matches.to_h { |range| [places[range.begin], true] }
-        cut(paragraph, matches.flat_map { |range| places[range] }
-          .to_h { |place| [place, firsts.key?(place) ? with : ""] })
+        found = matches.map { |range| places[range].compact }
+        firsts = found.to_h { |own| [own.first, true] }
+        cut(paragraph, found.flatten.to_h { |place| [place, firsts.key?(place) ? with : ""] })
       end
 
       # The paragraph with other texts at some places: {position in the raw text => text instead}.

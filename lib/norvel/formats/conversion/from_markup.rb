@@ -87,8 +87,9 @@ module Norvel
       end
 
       def add(role, pieces, direct, part, container)
+        anchors = formulas(pieces)
         @paragraphs << Document::Paragraph.new(@paragraphs.size + 1, part, 1, @role_styles.style(role), direct, NOTHING,
-          runs(pieces), nil, nil, nil, container)
+          runs(pieces), nil, nil, nil, container, anchors)
       end
 
       # --- lists ---
@@ -127,7 +128,23 @@ module Norvel
         pieces.filter_map { |piece| run(piece) }.freeze
       end
 
+      # Mathematics stands between runs.
+      def formulas(pieces)
+        return Document::Paragraph::NO_ANCHORS if pieces.none?(&:formula)
+        place = 0
+        pieces.filter_map { |piece|
+          next Document::Anchor.new(place, equation(Mathml.read(piece.formula))) if piece.formula
+          place += (piece.note || piece.image) ? 1 : piece.text.size
+          nil
+        }.freeze
+      end
+
+      def equation(node)
+        Document::Equation.new(text: node.letters, display: node.attribute("display") == "block", formula: node.source)
+      end
+
       def run(piece)
+        return if piece.formula
         return note_mark(piece) if piece.note
         return image(piece) if piece.image
         return if piece.text.empty?

@@ -80,15 +80,29 @@ module Norvel
 
       def pieces(paragraph)
         base = @document.cascade.of_style(@document.style_of(paragraph), :run)
-        lost_in(paragraph)
-        paragraph.runs.flat_map { |run| of_run(run, paragraph, base) }
+        with_equations(paragraph) { |run| of_run(run, paragraph, base) }
           .chunk_while { |one, other| alike?(one, other) }.map { |group| joined(group) }.freeze
       end
 
-      def lost_in(paragraph)
-        equations = paragraph.anchors.map(&:object).grep(Document::Equation)
-        return if equations.empty?
-        @report.lost("formulas", place: @document.position(paragraph.id) + 1, count: equations.size)
+      # Pieces of runs with those of the mathematics between them.
+      def with_equations(paragraph)
+        equations = paragraph.equations.dup
+        place = 0
+        pieces = paragraph.runs.flat_map do |run|
+          before = formulas(equations.delete(place))
+          place += run.text.size
+          before + yield(run)
+        end
+        pieces + formulas(equations.values.flatten)
+      end
+
+      def formulas(equations)
+        Array(equations).map { |one| formula(one.formula, one.text) }
+      end
+
+      def formula(source, text = nil)
+        source ||= Mathml::Node.math([Mathml::Node.make("mtext", text)]).source
+        Markup::Piece.new(formula: source, text: Mathml.words(source))
       end
 
       def of_run(run, paragraph, base)
@@ -103,7 +117,7 @@ module Norvel
         when String then Markup::Piece.new(text: piece, marks:, link:)
         when Document::Separator then separated(piece, marks, link)
         when Document::NoteMark then piece.note && Markup::Piece.new(note: key(piece))
-        when Document::Image then Markup::Piece.new(image: image(piece))
+        when Document::Image then piece.formula ? formula(piece.formula) : Markup::Piece.new(image: image(piece))
         end
       end
 
@@ -128,7 +142,7 @@ module Norvel
       end
 
       def alike?(one, other)
-        [one, other].none? { |piece| piece.note || piece.image } && one.marks == other.marks && one.link == other.link
+        [one, other].all?(&:words?) && one.marks == other.marks && one.link == other.link
       end
 
       def joined(group)

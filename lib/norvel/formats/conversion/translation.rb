@@ -26,7 +26,7 @@ module Norvel
           numbering:)
         settled = bare.with(styles: settled_sheet(bare))
         fitting = Edits::Fitting.new(@came, settled)
-        everything = broken(@came.everything).map { |paragraph| paragraph(paragraph, fitting) }
+        everything = broken(@came.everything).map { |paragraph| paragraph(aligned(paragraph), fitting) }
         settled.with_everything(everything).with(tables:)
       end
 
@@ -40,6 +40,13 @@ module Norvel
           begins, breaking = breaking, @came.look(paragraph)[:page_break_after]
           begins ? paragraph.with(direct: paragraph.direct.merge(page_break_before: true)) : paragraph
         end
+      end
+
+      # Where the other format has no lines of their own for formulas, their paragraph is aligned as they were.
+      def aligned(paragraph)
+        return paragraph if paragraph.plain? || @terms.formula_lines?
+        own = paragraph.equations.values.flatten.find(&:display)
+        own ? paragraph.with(direct: paragraph.direct.merge(align: own.align)) : paragraph
       end
 
       def styles

@@ -14,12 +14,12 @@ module Norvel
         ["embedded objects", nil, %r{\Aword/embeddings/}, nil], ["macros", nil, /vbaProject\.bin\z/, nil],
         ["signatures", nil, %r{\A_xmlsignatures/sig}, nil]
       ].freeze
+      OBJECTS = /<draw:object(?:-ole)?[\s>\/]/n
       ODT = [
         ["tracked insertions", "plain text", /\Acontent\.xml\z/, /<text:insertion[\s>\/]/n],
         ["tracked deletions", nil, /\Acontent\.xml\z/, /<text:deletion[\s>\/]/n],
         ["form controls", nil, /\Acontent\.xml\z/, /<draw:control[\s>\/]/n],
-        ["embedded objects", "the picture of them, where there is one", /\Acontent\.xml\z/,
-          /<draw:object(?:-ole)?[\s>\/]/n],
+        ["embedded objects", "the picture of them, where there is one", /\Acontent\.xml\z/, OBJECTS],
         ["macros", nil, %r{\A(?:Basic|Scripts)/.+\.(?:xml|xba|py|js|bsh)\z}, nil],
         ["signatures", nil, %r{\AMETA-INF/documentsignatures\.xml\z}, nil]
       ].freeze
@@ -33,10 +33,17 @@ module Norvel
         return unless source.respond_to?(:names)
         TABLES.fetch(document.format, []).each do |what, how, parts, mark|
           count = source.names.grep(parts).sum { |name| mark ? source.read(name).to_s.b.scan(mark).size : 1 }
-          next if count.zero?
+          count -= formulas(document) if mark == OBJECTS
+          next unless count.positive?
           how ? report.approximate(what, how, count:) : report.lost(what, count:)
         end
       end
+
+      # Objects that are mathematics go along.
+      def formulas(document)
+        document.everything.sum { |paragraph| paragraph.images.count(&:formula) }
+      end
+      private_class_method :formulas
     end
   end
 end

@@ -15,8 +15,11 @@ module Norvel
           %(<a:xfrm><a:off x="0" y="0"/><a:ext cx="%<cx>d" cy="%<cy>d"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/>) +
           "</a:prstGeom></pic:spPr></pic:pic>"
         BOX = %(<wps:wsp><wps:cNvSpPr txBox="1"/><wps:spPr><a:xfrm><a:off x="0" y="0"/>) +
-          %(<a:ext cx="%<cx>d" cy="%<cy>d"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>) +
+          %(<a:ext cx="%<cx>d" cy="%<cy>d"/></a:xfrm><a:prstGeom prst="rect"><a:avLst/></a:prstGeom>%<look>s) +
           "</wps:spPr><wps:txbx><w:txbxContent/></wps:txbx><wps:bodyPr/></wps:wsp>"
+        SHAPE = %(<wps:wsp><wps:cNvSpPr/><wps:spPr><a:xfrm%<turned>s><a:off x="0" y="0"/>) +
+          %(<a:ext cx="%<cx>d" cy="%<cy>d"/></a:xfrm><a:prstGeom prst="%<form>s"><a:avLst/></a:prstGeom>%<look>s) +
+          "</wps:spPr><wps:bodyPr/></wps:wsp>"
 
         # builder: Builder; part: where it is built
         def initialize(builder, part)
@@ -93,6 +96,7 @@ module Norvel
         end
 
         def image(object, place)
+          return shape(object) if object.path.nil? && object.shape
           relation = object.path && @builder.picture(@part, object.path)
           return @report.lost("drawings", place:) && nil unless relation
           @report.approximate("where floating images stand", "in the line") if object.floating
@@ -102,9 +106,18 @@ module Norvel
           node
         end
 
+        def shape(object)
+          @report.approximate("where floating images stand", "in the line") if object.floating
+          shape = object.shape
+          node = drawing(object, Blank::SHAPE, SHAPE, form: Shapes::KINDS.key(shape.kind), look: Shapes.look(shape),
+            turned: shape.rises ? ' flipV="1"' : "")
+          Pictures.write(node.at_xpath(".//*[local-name()='docPr']"), object)
+          node
+        end
+
         def box(object)
           @report.approximate("where boxes of text stand", "in the line")
-          node = drawing(object, Blank::SHAPE, BOX)
+          node = drawing(object, Blank::SHAPE, BOX, look: object.shape ? Shapes.look(object.shape) : "")
           fill(node.at_xpath(".//*[local-name()='txbxContent']"), @builder.blocks_in(object.id))
           node
         end

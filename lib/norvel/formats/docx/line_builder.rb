@@ -25,6 +25,7 @@ module Norvel
         def fill(node, paragraph, place)
           @place = place
           @holders = {}
+          @alone = paragraph.runs.one? { |run| run.text.match?(/\S/) } && paragraph.raw_text.strip.size == 1
           anchors = paragraph.anchors.sort_by.with_index { |anchor, index| [anchor.place, index] }
           length = 0
           paragraph.runs.each do |run|
@@ -76,6 +77,7 @@ module Norvel
           piece = Document::Separator::BY_CHARACTER.key(piece) if piece.is_a?(Document::Separator)
           return if piece == ""
           holder = holder(node, run.within)
+          return formula(holder, piece) if piece.is_a?(Document::Image) && piece.formula
           return letters(holder, piece, run) if piece.is_a?(String)
           element = @builder.element(piece, @part, @place) or return
           made = holder.add_child(made_run(run, piece))
@@ -174,15 +176,14 @@ module Norvel
           node.add_child(@part.create("r")).add_child(@part.create("fldChar", "fldCharType" => type))
         end
 
+        # An object that is a formula stands on a line of its own where nothing else does.
+        def formula(holder, object)
+          holder.add_child(MathsWriter.new(@part).formula(Mathml.read(object.formula), display: @alone))
+        end
+
         def equation(node, object)
-          math = node.add_child(@part.xml.create_element("oMath"))
-          math.namespace = @part.root.add_namespace_definition("m", Blank::MATH)
-          run = math.add_child(@part.xml.create_element("r"))
-          run.namespace = math.namespace
-          text = run.add_child(@part.xml.create_element("t"))
-          text.namespace = math.namespace
-          text.content = object.text
-          @report.approximate("formulas", "kept as their text in a formula")
+          formula = Mathml.read(object.formula) || Mathml::Node.math([Mathml::Node.make("mtext", object.text)])
+          node.add_child(MathsWriter.new(@part).formula(formula, display: object.display))
         end
       end
     end

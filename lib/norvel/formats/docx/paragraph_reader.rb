@@ -87,8 +87,8 @@ module Norvel
             elsif name == "AlternateContent" && (branch = @story.understood(child))
               inline(branch.first_element_child)
             else
-              @holds = :content
-              @places << [@runs.size, other(child)]
+              @places << [@runs.size, found = other(child)]
+              @holds = :content unless found.is_a?(Document::Equation)
             end
             child = child.next_element
           end
@@ -119,7 +119,9 @@ module Norvel
         # Mathematics, or what Norvel has no name for.
         def other(node)
           return Document::Unknown.new(name: node.name) unless %w[oMath oMathPara].include?(node.name)
-          Document::Equation.new(text: text_below(node), display: node.name == "oMathPara")
+          align = node.at_xpath("*[local-name()='oMathParaPr']/*[local-name()='jc']")&.attribute_nodes&.first&.value
+          Document::Equation.new(text: text_below(node), display: node.name == "oMathPara",
+            formula: MathsReader.formula(node).source, align: %w[left right].include?(align) ? align : "center")
         end
 
         def text_below(node)

@@ -7,8 +7,9 @@ module Norvel
       # w:pict and w:object.
       module Pictures
         # Where the description stands: of a drawing, of an older shape.
-        HOLDERS = {"docPr" => "descr", "shape" => "alt", "rect" => "alt"}.freeze
-        SHAPES = "local-name()='shape' or local-name()='rect'"
+        OLDER = %w[shape rect oval roundrect line].freeze
+        HOLDERS = {"docPr" => "descr", **OLDER.to_h { |name| [name, "alt"] }}.freeze
+        SHAPES = OLDER.map { |name| "local-name()='#{name}'" }.join(" or ")
         DECORATION = '<a:extLst xmlns:a="http://schemas.openxmlformats.org/drawingml/2006/main">' \
           '<a:ext uri="{C183D7F6-B498-43B3-948B-1728B52AA6E4}">' \
           '<d:decorative xmlns:d="http://schemas.microsoft.com/office/drawing/2017/decorative" val="1"/>' \

@@ -167,7 +167,8 @@ module Norvel
           boxes = node.xpath(".//*[local-name()='txbxContent'][not(ancestor::*[local-name()='Fallback'])]")
             .select { |box| nearest_box(box, node) }
           id = @story.next_container if boxes.any?
-          size = {**Pictures.size(node), anchorage: Anchors.read(node)}
+          size = {**Pictures.size(node), anchorage: Anchors.read(node),
+                                         shape: Shapes.read(node, @part.theme, text: !id.nil?)}
           sign(Document::Run::OBJECT, object(node, holder, id, size))
           boxes.each { |box| @story.container(id, box, @where.with(place: :textbox, container: id)) }
           Document::Run::OBJECT

@@ -25,6 +25,11 @@ module Norvel
           true
         end
 
+        # May a formula say itself that it has a line of its own (ISO/IEC 29500-1 22.1.2.78)?
+        def formula_lines?
+          true
+        end
+
         def slots(place)
           SLOTS.fetch(place)
         end

@@ -133,6 +133,7 @@ module Norvel
           when "dd" then block("list_item") { walk(node) }
           when "img" then image(node)
           when "a" then link(node)
+          when "math" then formula(node)
           when *ROLES.keys then block(ROLES[name]) { walk(node) }
           else marked(MARKS[name]) { walk(node) }
           end
@@ -254,6 +255,12 @@ module Norvel
           data = DATA.match(node["src"].to_s)&.[](1)
           add(image: Markup::Image.new(description: node["alt"].to_s.strip, bytes: data&.unpack1("m"),
             address: (node["src"] unless data)))
+          @white = false
+        end
+
+        def formula(node)
+          source = Mathml::Node.of(node).source
+          add(formula: source, text: Mathml.words(source))
           @white = false
         end
 

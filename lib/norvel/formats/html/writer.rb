@@ -179,6 +179,7 @@ module Norvel
         def piece(piece)
           return note_mark(piece.note) if piece.note
           return image(piece.image) if piece.image
+          return Mathml.read(piece.formula).source if piece.formula
           text = h(piece.text).gsub("\n", "<br>\n")
           text = tagged(POSITIONS[piece.marks[:position]], text) if POSITIONS.key?(piece.marks[:position])
           MARKS.inject(text) { |inside, (name, tag)| piece.marks[name] ? tagged(tag, inside) : inside }

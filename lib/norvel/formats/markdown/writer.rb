@@ -138,8 +138,14 @@ module Norvel
         def piece(piece)
           return note(piece.note) if piece.note
           return image(piece.image) if piece.image
+          return formula(piece) if piece.formula
           linked = piece.link&.match?(Markup::ADDRESS) && !@plain
           marked(piece).then { |text| linked ? "[#{text}](#{address(piece.link)})" : text }
+        end
+
+        def formula(piece)
+          @report.approximate("formulas", "their letters in a row")
+          escaped(piece.text)
         end
 
         # Signs of emphasis stand at letters, spaces outside of them.

@@ -22,10 +22,15 @@ module Norvel
         # A Document::Anchorage, nil for what stands in its line.
         def read(node, part)
           return if part.attr(node, "text:anchor-type") == Drawings::IN_LINE
-          said = properties(part.attr(node, "draw:style-name"), part)
+          said = said(node, part)
           Document::Anchorage.new(wrap: WRAPS.fetch(said["style:wrap"], "apart"),
             across: across(node, part, said).freeze, down: down(node, part, said).freeze,
             edges: EDGES.map { |name| length(said[name]) }.freeze)
+        end
+
+        # What the graphic style of a frame or shape says: {"draw:fill" => "solid", …}
+        def said(node, part)
+          properties(part.attr(node, "draw:style-name"), part)
         end
 
         private

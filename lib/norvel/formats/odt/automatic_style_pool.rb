@@ -7,7 +7,7 @@ module Norvel
       # one with the wanted properties is looked for, and made when there is none (ISO/IEC 26300-1 3.15.3).
       class AutomaticStylePool
         STEMS = {"paragraph" => "P", "text" => "T", "table" => "Table", "table-column" => "Column",
-                 "table-row" => "Row", "table-cell" => "Cell"}.freeze
+                 "table-row" => "Row", "table-cell" => "Cell", "graphic" => "Frame"}.freeze
         PLAIN = %w[style:name style:family style:parent-style-name].freeze
         NOTHING = Styles::PropertySet::EMPTY
 

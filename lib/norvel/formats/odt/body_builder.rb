@@ -37,7 +37,7 @@ module Norvel
         # The element of an object in the line, nil for what is not carried.
         def element(object, part, place)
           case object
-          when Document::Image then image(object, place)
+          when Document::Image then object.formula ? equation(object, part) : image(object, place)
           when Document::TextBox then box(object)
           when Document::NoteMark then note(object)
           when Document::CommentMark then comment(object)
@@ -46,13 +46,18 @@ module Norvel
           end
         end
 
+        # A formula stands in a frame of its own; how large it is, who sets it knows.
         def equation(object, _part)
-          @report.approximate("formulas", "kept as their text in a formula")
-          frame = @part.create("draw:frame", "text:anchor-type" => "as-char", "svg:width" => "2cm",
-            "svg:height" => "0.6cm")
-          math = frame.add_child(@part.create("draw:object")).add_child(@part.create("math:math"))
-          math.add_child(@part.create("math:mtext")).content = object.text
+          frame = @part.create("draw:frame", "text:anchor-type" => "as-char")
+          formula = Mathml.read(object.formula) || Mathml::Node.math([Mathml::Node.make("mtext", object.text)])
+          put_formula(frame.add_child(@part.create("draw:object")), formula)
           frame
+        end
+
+        def put_formula(holder, node)
+          made = holder.add_child(@part.create("math:#{node.name}"))
+          node.attributes.except("xmlns").each { |name, value| @part.set(made, "math:#{name}", value) }
+          node.token? ? made.content = node.text : node.children.each { |child| put_formula(made, child) }
         end
 
         def restart(name, said)
@@ -163,6 +168,7 @@ module Norvel
         # --- objects ---
 
         def image(object, place)
+          return shape(object) if object.path.nil? && object.shape
           path = @builder.picture(object.path) if object.path
           return @report.lost("drawings", place:) && nil unless path || object.description
           @report.approximate("where floating images stand", "at their paragraph") if object.floating
@@ -180,9 +186,19 @@ module Norvel
           frame
         end
 
+        def shape(object)
+          @report.approximate("where floating images stand", "at their paragraph") if object.floating
+          node = Shapes.element(object.shape, @part, object.width || 72.0, object.height || 36.0)
+          @part.set(node, "text:anchor-type", object.floating ? "paragraph" : "as-char")
+          @part.set(node, "draw:style-name", @automatic.other("graphic", Shapes.properties(object.shape)))
+          Drawings.describe(node, @part, object.description) if object.description
+          node
+        end
+
         def box(object)
           @report.approximate("where boxes of text stand", "at their paragraph")
-          frame = @part.create("draw:frame", "text:anchor-type" => "paragraph",
+          look = object.shape && @automatic.other("graphic", Shapes.properties(object.shape, frame: true))
+          frame = @part.create("draw:frame", "draw:style-name" => look, "text:anchor-type" => "paragraph",
             "svg:width" => Codecs::Measure.text(object.width || 144.0))
           inner = frame.add_child(@part.create("draw:text-box",
             "fo:min-height" => Codecs::Measure.text(object.height || 36.0)))

@@ -29,12 +29,24 @@ module Norvel
           {width:, height:, floating: part.attr(node, "text:anchor-type") != IN_LINE}
         end
 
-        # A Document::Image. The block says the path of the bytes of an image element, or nil.
-        def image(id, node, part, anchorage = nil)
+        # A Document::Image. more: its formula and shape. The block says the path of the bytes of an image element, or
+        # nil.
+        def image(id, node, part, anchorage = nil, **more)
           said = described(node, part)
           picture = part.child(node, "draw:image")
-          Document::Image.new(id:, description: said, path: picture && yield(picture), anchorage:,
+          Document::Image.new(id:, description: said, path: picture && yield(picture), anchorage:, **more,
             **size(node, part))
+        end
+
+        # [left, top, right, bottom] of a clip, "rect(top, right, bottom, left)", as parts of an image; nil where
+        # nothing is cut off, or it is not known how large the image is.
+        def crop(clip, bytes)
+          told = clip[/\Arect\(([^)]+)\)/, 1].to_s.split(/[\s,]+/).map { |text| Length.from_file(text, "pt") || 0.0 }
+          width, height = Markup::ImageSize.points(bytes)
+          return unless told.size == 4 && width&.positive? && height&.positive?
+          top, right, bottom, left = told
+          parts = [left / width, top / height, right / width, bottom / height].map { |part| part.clamp(0.0, 1.0) }
+          parts.freeze if parts.any?(&:positive?) && parts[0] + parts[2] < 0.99 && parts[1] + parts[3] < 0.99
         end
 
         def described(node, part)

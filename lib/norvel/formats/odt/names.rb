@@ -37,6 +37,13 @@ module Norvel
           id.sub(/\A(?:text|table|list):/, "")
         end
 
+        # A name like a stem that none of those taken has: the stem, or it with a number.
+        #   free("Mpm1", ["Mpm1"]) # => "Mpm2"
+        def free(stem, taken)
+          [stem, *(1..taken.size + 1).map { |number| "#{stem.sub(/\d+\z/, "")}#{number}" }]
+            .find { |name| !taken.include?(name) }
+        end
+
         # A name as a key holds it: "Heading 1" is "Heading_20_1".
         def encoded(name)
           text = name.each_char.map { |char| char.match?(PLAIN) ? char : format("_%x_", char.ord) }.join

@@ -99,7 +99,35 @@ module Norvel
           path if !path.empty? && package.container.include?(path)
         end
 
+        # The bytes of an image in the package, nil where they can't be read.
+        def bytes(path)
+          package.container.read(path)
+        rescue UnreadableFile
+          nil
+        end
+
+        # The source of the formula in a frame, nil for none: it stands there itself, or in a part of its own (ISO/IEC
+        # 26300-1 10.4.6).
+        def formula(frame, part)
+          object = part.child(frame, "draw:object") or return
+          math = object.element_children.find { |child| child.name == "math" } || formula_apart(object, part) or return
+          Mathml::Node.of(math).source
+        end
+
         private
+
+        MOST_OF_FORMULA = 500_000 # bytes
+
+        def formula_apart(object, part)
+          path = "#{part.attr(object, "xlink:href").to_s.delete_prefix("./")}/content.xml"
+          return unless package.container.include?(path)
+          bytes = package.container.read(path)
+          return if bytes.bytesize > MOST_OF_FORMULA || !bytes.include?("math")
+          root = XML.parse(bytes, path).root
+          root if root.name == "math"
+        rescue UnreadableFile
+          nil
+        end
 
         def picture_within(node, part)
           data = part.child(node, "office:binary-data")

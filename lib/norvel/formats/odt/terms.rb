@@ -28,6 +28,11 @@ module Norvel
           false
         end
 
+        # May a formula say itself that it has a line of its own?
+        def formula_lines?
+          false
+        end
+
         def slots(place)
           SLOTS.fetch(place)
         end

@@ -67,9 +67,9 @@ module Norvel
           box = Drawings.box(node, @part)
           return boxed(node, box) if box
           @pictures << node
-          Drawings.image(@pictures.size, node, @part, @shared.anchors.read(node, @part)) { |picture|
-            @shared.picture(picture, @part)
-          }
+          made = Drawings.image(@pictures.size, node, @part, @shared.anchors.read(node, @part), shape: shape(node),
+            formula: @shared.formula(node, @part)) { |picture| @shared.picture(picture, @part) }
+          cropped(made, node)
         end
 
         private
@@ -127,9 +127,20 @@ module Norvel
         def boxed(node, box)
           id = @containers += 1
           made = Document::TextBox.new(id:, parent: @container, **Drawings.size(node, @part),
-            anchorage: @shared.anchors.read(node, @part))
+            anchorage: @shared.anchors.read(node, @part), shape: shape(node))
           inside(id, box) { blocks(box, :textbox) }
           made
+        end
+
+        # What the graphic style cuts off an image (ISO/IEC 26300-1 20.179 fo:clip), as parts of it.
+        def cropped(image, node)
+          return image unless image.path && (clip = @shared.anchors.said(node, @part)["fo:clip"])
+          crop = Drawings.crop(clip, @shared.bytes(image.path))
+          crop ? image.with(crop:) : image
+        end
+
+        def shape(node)
+          Shapes.read(node, @part, @shared.anchors.said(node, @part))
         end
 
         # What the block reads stands in a container.

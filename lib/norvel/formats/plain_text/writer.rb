@@ -57,6 +57,12 @@ module Norvel
         def piece(piece)
           return "[#{@notes[piece.note] ||= @met.push(piece.note).size}]" if piece.note
           return image if piece.image
+          return formula(piece) if piece.formula
+          piece.text
+        end
+
+        def formula(piece)
+          @report.approximate("formulas", "their letters in a row")
           piece.text
         end
 

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Norvel
+  class Document
+    # What is drawn of a shape, or around a box of text. A value.
+    #   kind    "rectangle", "rounded", "ellipse", or "line": from its left top to its right bottom
+    #   rises   does a line go from its left bottom to its right top?
+    #   fill    "#rrggbb", nil for none; line: the same
+    #   weight  of its line, in points
+    Shape = Value.define(:kind, :rises, :fill, :line, :weight, rises: false, weight: 0.75) do
+      def nothing?
+        fill.nil? && line.nil?
+      end
+
+      # How far its corners are round: a sixth of the shorter side, as ISO/IEC 29500-1 20.1.10.56 presets roundRect.
+      def corner(width, height)
+        (kind == "rounded") ? [width, height].min / 6 : 0.0
+      end
+    end
+  end
+end

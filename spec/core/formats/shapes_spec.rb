@@ -1,0 +1,138 @@
+# frozen_string_literal: true
+
+require "open3"
+
+# Shapes with their lines and fills, and what is drawn around boxes of text: of drawings (ISO/IEC 29500-1 20.1), of the
+# older kind (ISO/IEC 29500-4 19.1), of OpenDocument (ISO/IEC 26300-1 10.3).
+RSpec.describe "shapes" do
+  spaces = {wp: "http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing",
+            a: "http://schemas.openxmlformats.org/drawingml/2006/main", v: "urn:schemas-microsoft-com:vml",
+            wps: "http://schemas.microsoft.com/office/word/2010/wordprocessingShape"}
+    .map { |prefix, uri| %(xmlns:#{prefix}="#{uri}") }.join(" ")
+  solid = ->(hex) { %(<a:solidFill><a:srgbClr val="#{hex}"/></a:solidFill>) }
+
+  # A shape of 90 by 60 points in the line.
+  define_method(:shape) do |form, set = "", text: "", style: "", flip: ""|
+    said = text.empty? ? ' descr="A form"' : ""
+    %(<w:r><w:drawing #{spaces}><wp:inline><wp:extent cx="1143000" cy="762000"/><wp:docPr id="1" name="S"#{said}/>) +
+      %(<a:graphic><a:graphicData><wps:wsp><wps:spPr><a:xfrm #{flip}/><a:prstGeom prst="#{form}"/>#{set}</wps:spPr>) +
+      %(#{style}#{text}</wps:wsp></a:graphicData></a:graphic></wp:inline></w:drawing></w:r>)
+  end
+
+  define_method(:older) { |content| %(<w:r><w:pict #{spaces}>#{content}</w:pict></w:r>) }
+
+  def read(content) = docx(p(content)).paragraphs[0].runs.flat_map(&:objects).first&.shape
+
+  def told(shape) = shape && [shape.kind, shape.fill, shape.line, shape.weight]
+
+  box = "<wps:txbx><w:txbxContent><w:p><w:r><w:t>In the box</w:t></w:r></w:p></w:txbxContent></wps:txbx>"
+  style = '<wps:style><a:lnRef idx="2"><a:schemeClr val="none"/></a:lnRef><a:fillRef idx="0"/></wps:style>'
+
+  it "are read with their fill and their line" do
+    line = %(<a:ln w="25400">#{solid["204060"]}</a:ln>)
+    expect(told(read(shape("rect", solid["DDEEFF"] + line)))).to eq ["rectangle", "#ddeeff", "#204060", 2.0]
+    expect(told(read(shape("ellipse", "<a:noFill/>#{line}")))).to eq ["ellipse", nil, "#204060", 2.0]
+    expect(told(read(shape("roundRect", solid["DDEEFF"])))).to eq ["rounded", "#ddeeff", nil, 0.75]
+    expect(read(shape("line", line, flip: 'flipV="1"'))).to have_attributes kind: "line", rises: true, fill: nil
+    expect(told(read(shape("rect", style:)))).to eq ["rectangle", nil, nil, 0.75]
+    expect(read(shape("cloud", solid["DDEEFF"]))).to be_nil
+  end
+
+  it "are lighter and darker than a colour as they say (20.1.2.3.20)" do
+    half = '<a:solidFill><a:srgbClr val="204060"/></a:solidFill>'
+    darker = '<a:solidFill><a:sysClr lastClr="808080"><a:lumMod val="50000"/></a:sysClr></a:solidFill>'
+    expect([half, darker].map { |set| read(shape("rect", set)).fill }).to eq %w[#204060 #404040]
+  end
+
+  it "are read of the older kind, whose ground is white and whose line is black where nothing is said" do
+    expect(told(read(older('<v:rect style="width:50pt;height:20pt" alt="A form"/>'))))
+      .to eq ["rectangle", "#ffffff", "#000000", 0.75]
+    plain = 'fillcolor="#ffeecc" stroked="f" strokeweight="2pt"'
+    expect(told(read(older(%(<v:rect style="width:50pt;height:20pt" alt="A form" #{plain}/>)))))
+      .to eq ["rectangle", "#ffeecc", nil, 2.0]
+  end
+
+  it "are read of OpenDocument by their graphic style" do
+    set = lambda do |said|
+      %(<style:style style:name="g" style:family="graphic"><style:graphic-properties #{said}/></style:style>)
+    end
+    frame = '<draw:frame draw:style-name="g" text:anchor-type="as-char" svg:width="90pt" svg:height="60pt">' \
+      "<draw:text-box><text:p>In the box</text:p></draw:text-box></draw:frame>"
+    form = '<draw:custom-shape draw:style-name="g" text:anchor-type="as-char" svg:width="90pt" svg:height="60pt">' \
+      '<draw:enhanced-geometry draw:type="ellipse"/></draw:custom-shape>'
+    read = ->(inside, said) {
+      document = OpenDocument.new("<text:p>#{inside}</text:p>", automatic: set[said]).document
+      told(document.paragraphs[0].runs.flat_map(&:objects).first.shape)
+    }
+    expect(read[frame, 'fo:border="1pt solid #204060" fo:background-color="#ffffcc"'])
+      .to eq ["rectangle", "#ffffcc", "#204060", 1.0]
+    expect(read[frame, 'fo:border="none"']).to be_nil
+    expect(read[form, 'draw:fill="solid" draw:fill-color="#ddeeff" draw:stroke="solid" svg:stroke-color="#204060"'])
+      .to eq ["ellipse", "#ddeeff", "#204060", 0.25]
+  end
+
+  it "go from one format into the other and back" do
+    line = %(<a:ln w="25400">#{solid["204060"]}</a:ln>)
+    forms = [shape("rect", solid["DDEEFF"] + line), shape("ellipse", "<a:noFill/>#{line}"),
+      shape("roundRect", solid["DDEEFF"] + "<a:ln><a:noFill/></a:ln>"), shape("line", line, flip: 'flipV="1"'),
+      shape("rect", solid["FFFFCC"] + line, text: box)]
+    document = docx(forms.map { |one| p(one) }.join)
+    seen = ->(one) {
+      one.paragraphs.flat_map { |paragraph| paragraph.runs.flat_map(&:objects).map(&:shape) }
+        .map { |shape| [*told(shape).first(3), (shape.weight.round(1) if shape.line), shape.rises] }
+    }
+    opened = Norvel::Formats.read((written = Norvel::Formats.write(document, as: "odt")).bytes, name: "a")
+    expect([seen[opened], written.carried.not_carried]).to eq [seen[document], []]
+    again = Norvel::Formats.read((written = Norvel::Formats.write(opened, as: "docx")).bytes, name: "a")
+    expect([seen[again], written.carried.not_carried]).to eq [seen[document], []]
+    expect(again.pictures.map(&:description)).to eq ["A form"] * 4
+  end
+
+  # 20.179 fo:clip: lengths off an image as large as its pixels make it, 96 to an inch or as it says.
+  it "and images of OpenDocument are cut as their style says" do
+    png = Demo::Picture.png
+    width, height = png.b.byteslice(16, 8).unpack("NN").map { |pixels| pixels * 0.75 }
+    clipped = ->(clip, bytes = png) {
+      automatic = %(<style:style style:name="g" style:family="graphic"><style:graphic-properties fo:clip="#{clip}"/>) +
+        "</style:style>"
+      frame = '<text:p><draw:frame draw:style-name="g" text:anchor-type="as-char" svg:width="90pt" svg:height="60pt">' \
+        '<draw:image xlink:href="Pictures/1.png"/></draw:frame></text:p>'
+      document = OpenDocument.new(frame, automatic:, files: {"Pictures/1.png" => bytes}).document
+      document.paragraphs[0].images[0].crop&.map { |part| part.round(3) }
+    }
+    expect(clipped["rect(0cm, #{width / 4}pt, #{height / 2}pt, 0cm)"]).to eq [0.0, 0.0, 0.25, 0.5]
+    expect([clipped["rect(0cm, 0cm, 0cm, 0cm)"], clipped["auto"], clipped["rect(1cm)"]]).to eq [nil, nil, nil]
+    expect(clipped["rect(1cm, 1cm, 1cm, 1cm)", "no image"]).to be_nil
+    fine = png.b.sub("IDAT", "pHYs".b + [11_811, 11_811, 1].pack("NNC") + "IDAT") # 300 to an inch
+    expect(clipped["rect(0cm, #{width / 16}pt, 0cm, 0cm)", fine]).to eq [0.0, 0.0, 0.195, 0.0]
+  end
+
+  describe "on pages" do
+    let(:document) do
+      docx(p(r("Before ") + shape("rect", solid["FFFFCC"], text: box)) +
+        p(shape("ellipse", solid["DDEEFF"]) + shape("line", "<a:ln>#{solid["204060"]}</a:ln>")) + p(r("After it.")))
+    end
+
+    it "hold their words in the line, on the sheet too" do
+      lines = Norvel::Layout.of(document).sheets[0].lines
+      expect(lines.map { |line| line.text.strip }.reject(&:empty?)).to eq ["Before", "In the box", "After it."]
+      around = lines.first.spans.find(&:object)
+      inside = lines.find { |line| line.text.include?("In the box") }
+      expect(inside.left).to be_within(0.01).of(around.x + 7.2)
+      expect(inside.top).to be_within(0.01).of(lines.first.baseline - around.object.height)
+    end
+
+    it "are drawn in the PDF, and boxes read after the paragraph that they stand at" do
+      written = Norvel::Pdf.write(document)
+      expect(written.carried.not_carried).to eq []
+      Dir.mktmpdir do |folder|
+        File.binwrite("#{folder}/o.pdf", written.bytes)
+        told, = Open3.capture2e("pdfinfo", "-struct-text", "#{folder}/o.pdf")
+        expect(told.scan(/"([A-Z][^"]+?) *"/).flatten).to eq ["Before", "In the box", "After it."]
+        drawn, = Open3.capture2e("pdftocairo", "-svg", "#{folder}/o.pdf", "-")
+        hues = drawn.scan(/fill[=:]"? ?rgb\(([^)]+)\)/).flatten.map { |said| said.scan(/[\d.]+/).map(&:to_f) }.uniq
+        expect(hues.map { |hue| hue.map(&:round) }).to include([100, 100, 80], [87, 93, 100])
+      end
+    end
+  end
+end
