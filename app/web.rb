@@ -21,6 +21,7 @@ module Web
     # Cookies are not told apart by port: two instances on one host have names of their own.
     use Rack::Session::Cookie, key: "norvel-#{ENV.fetch("PORT", "4567").to_i}", same_site: :lax, httponly: true,
       secret: Secret.at(File.expand_path("../storage/secret", __dir__))
+    use QuietSession
     use Rack::Protection::HttpOrigin, reaction: :report, report_key: "norvel.foreign", logging: false
     use Rack::Protection::AuthenticityToken, reaction: :report, report_key: "norvel.lost", logging: false
     use Rack::Protection::FrameOptions, frame_options: "DENY"

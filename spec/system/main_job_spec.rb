@@ -94,7 +94,10 @@ RSpec.describe "the main job", type: :feature do
     bring_in(Demo::Thesis.new.bytes, "thesis.docx")
     visit current_path.sub("galley", "findings")
     within(".group", text: "An image has no description") { click_link "Describe them …" }
-    expect(page.evaluate_script("document.querySelector('.thumb img').naturalWidth")).to eq 320
+    expect(page.evaluate_async_script(<<~JS)).to eq 320
+      const [done] = arguments, image = document.querySelector(".thumb img")
+      image.decode().then(() => done(image.naturalWidth))
+    JS
     fill_in "d-1", with: "Two spring tides as one curve"
     click_button "Keep the descriptions"
     expect(page).to have_css("#said", text: "Describe image 1")

@@ -55,6 +55,12 @@ RSpec.describe "the web application", :web do
     expect(last_response.headers.to_h.slice("x-frame-options", "x-content-type-options").values).to eq %w[DENY nosniff]
   end
 
+  it "sends no session back that has not changed: what comes late takes back nothing that was chosen meanwhile" do
+    get "/"
+    get "/"
+    expect(last_response.headers).not_to have_key("set-cookie")
+  end
+
   it "never shows a document's text unescaped" do
     sneaky = Manuscript.bring_in(package(p(r("<script>alert(1)</script>",
       '<w:rFonts w:ascii="x&quot;;}&lt;/w:style>&lt;script>" w:hAnsi="y"/>')), title: "&lt;img src=x&gt;",
