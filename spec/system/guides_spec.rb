@@ -76,8 +76,10 @@ RSpec.describe "guides", type: :feature do
     fill_in "text", with: "norvel_guide: 1\nname: Ours\nroles:\n  body: {size: tall}\n"
     click_button "Put the text in"
     expect(page).to have_css("[role=alert]", text: "Line 4")
-    chosen = page.evaluate_script("(b => b.value.slice(b.selectionStart, b.selectionEnd))(document.activeElement)")
-    expect(chosen).to eq "  body: {size: tall}"
+    line = "  body: {size: tall}"
+    expect(Browser.settled(line) {
+      page.evaluate_script("(b => b.value?.slice(b.selectionStart, b.selectionEnd))(document.activeElement)")
+    }).to eq line
   end
 
   it "goes from a cause to its place, in its line and on its sheet, by keys, grants an exception, and mends" do
