@@ -32,7 +32,7 @@ module Browser
     Axe::Configuration.instance.skip_iframes = true
   end
 
-  # What `look` answers once that is `wanted`, at the latest what it answers then: for what no matcher of Capybara waits for.
+  # What the block answers once that is +wanted+, or at the latest: for what no matcher of Capybara waits for.
   def self.settled(wanted)
     latest = Process.clock_gettime(Process::CLOCK_MONOTONIC) + Capybara.default_max_wait_time
     sleep 0.05 until (seen = yield) == wanted || Process.clock_gettime(Process::CLOCK_MONOTONIC) > latest

@@ -60,7 +60,8 @@ RSpec.describe "styles", type: :feature do
     expect(page).to have_css("#said", text: "Base Heading 3 on Body Text")
     expect(styles["Heading3"].based_on).to eq "BodyText"
     find(".leaf[data-style='BodyText']").send_keys(:arrow_down)
-    expect(Browser.settled("Heading3") { page.evaluate_script("document.activeElement.dataset.style") }).to eq "Heading3"
+    focused = Browser.settled("Heading3") { page.evaluate_script("document.activeElement.dataset.style") }
+    expect(focused).to eq "Heading3"
   end
 
   it "makes, merges and deletes styles" do

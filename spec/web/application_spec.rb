@@ -47,6 +47,7 @@ RSpec.describe "the web application", :web do
   it "refuses forms without a token, and sets its safety on every page" do
     post "/manuscripts/#{manuscript.id}/take_back", version: 0
     expect(last_response.status).to eq 403
+    clear_cookies
     get "/"
     policy = last_response.headers["content-security-policy"]
     expect(policy).to include("default-src 'none'", "script-src 'self'", "style-src 'self'")
