@@ -63,7 +63,7 @@ RSpec.describe "the plan", type: :feature do
     actions = 0
     4.times do
       expect(page).to have_no_css("#plan-busy.htmx-request", wait: 60)
-      break if page.all(".planparts tbody:last-child input[type=checkbox]:not(:checked)").empty?
+      break if page.has_no_css?(".planparts tbody:last-child input[type=checkbox]:not(:checked)", wait: 0)
       before = page.evaluate_script("document.querySelector('#plan').dataset.drawn = 'before'")
       click_button "Tick all"
       actions += 1
