@@ -46,5 +46,7 @@ module Norvel
       }
       0
     end
+
+    private_class_method :help
   end
 end

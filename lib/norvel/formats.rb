@@ -22,6 +22,7 @@ module Norvel
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :conventions, :canonical,
       :terms, :builder, :joiner, :stretches, :kinds,
       canonical: ->(document) { document }) do
+      # The usual extension: ".docx".
       def extension
         extensions.keys.first
       end
@@ -57,6 +58,7 @@ module Norvel
         all.flat_map { |format| format.extensions.keys }
       end
 
+      # Of documents and of texts in markup.
       def every_extension
         by_extension.keys
       end

@@ -83,10 +83,12 @@ module Norvel
       data["page"] || {}
     end
 
+    # What it asks of headings.
     def headings
       data["headings"] || {}
     end
 
+    # What it asks of page ends.
     def pagination
       data["pagination"] || {}
     end
@@ -111,10 +113,12 @@ module Norvel
       data["captions"] || {}
     end
 
+    # What it calls cleanliness.
     def clean
       data["clean"] || {}
     end
 
+    # What it asks for those who read otherwise.
     def accessible
       data["accessible"] || {}
     end
@@ -177,6 +181,7 @@ module Norvel
 
     protected
 
+    # Takes these exceptions over those that stand in it.
     def grant(base, list)
       @base = base
       @granted = list

@@ -28,10 +28,12 @@ module Norvel
 
     # A paragraph or table. role: of Roles, or "table"; place: a ListPlace or nil; rows: of a table, each [Cell, …]
     Block = Value.define(:role, :pieces, :place, :rows, :caption, pieces: [].freeze) do
+      # Its words.
       def text
         pieces.map(&:text).join
       end
 
+      # Is there nothing to read in it?
       def blank?
         role != "table" && pieces.all? { |piece| piece.words? && !piece.text.match?(/\S/) }
       end

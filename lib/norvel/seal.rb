@@ -11,6 +11,7 @@ module Norvel
       document.reading[Seal] ||= digest(document)
     end
 
+    # The Seal of a document: digests of its words and of what else it holds.
     def self.digest(document)
       everything = document.everything
       sealed = everything.map(&:sealed_text).reject(&:empty?).join(" ")

@@ -4,6 +4,7 @@ module Norvel
   # What is in a file, as opposed to what it looks like: look groups, near misses, formatting and spacing by hand,
   # roles, outline.
   module Survey
+    # The Report of a document.
     def self.of(document)
       Report.new(document)
     end
@@ -26,26 +27,32 @@ module Norvel
         @document = document
       end
 
+      # Paragraphs that look alike: Looks.
       def looks
         @looks ||= Looks.new(document).groups
       end
 
+      # Looks that differ by next to nothing.
       def near_misses
         @near_misses ||= NearMisses.new(document)
       end
 
+      # What was done by hand, {kind => [paragraph, …]}.
       def by_hand
         @by_hand ||= ByHand.all(document)
       end
 
+      # Headings, seen and marked.
       def outline
         @outline ||= Outline.new(document)
       end
 
+      # What a screen reader would say, line by line.
       def read_aloud
         @read_aloud ||= ReadAloud.new(document).lines
       end
 
+      # [[name, how many paragraphs], …], the most used first.
       def styles_used
         document.uses.sort_by { |_, count| -count }.map { |id, count| [document.styles[id].name, count] }
       end

@@ -14,6 +14,7 @@ module Norvel
         @arguments = parser.parse(arguments)
       end
 
+      # Does it. Returns the exit status: 0, 1 where something is left, 2 where it was asked in vain.
       def call
         return out_and_done(@options[:help]) if @options[:help]
         perform

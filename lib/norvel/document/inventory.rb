@@ -5,6 +5,7 @@ module Norvel
     # What a document holds besides text, for its seal: each thing by a key that an edit has no business to change. What
     # stands in the line counts in order, places with names (bookmarks, the words of comments) wherever they stand.
     class Inventory
+      # The Inventory of a document.
       def self.of(document)
         new(document)
       end

@@ -18,6 +18,7 @@ module Norvel
       # Signs of symbol fonts, at U+F0xx, as the signs they are drawn as.
       self::SYMBOLS = ["\uF0B7\uF0A7\uF0D8\uF0FC\uF02D", "•▪➢✓-"].freeze
 
+      # Is its marker a sign, not a number?
       def bullet?
         format == "bullet"
       end

@@ -12,6 +12,7 @@ module Norvel
           self.class.new(levels, style_id)
         end
 
+        # The same where no level stands for this style.
         def without_style(id)
           with(levels: levels.transform_values { |level| (level.style_id == id) ? level.with(style_id: nil) : level },
             style_id: (style_id == id) ? nil : style_id)
@@ -58,14 +59,17 @@ module Norvel
       end
       alias_method :==, :eql?
 
+      # Is there a list of this id?
       def known?(id)
         @lists.key?(id)
       end
 
+      # The List of an id, nil for none.
       def list(id)
         @lists[id]
       end
 
+      # The Definition that the list of this id counts with, nil for none.
       def definition_of(id)
         @definitions[@lists[id]&.definition_id]
       end

@@ -169,6 +169,7 @@ module Norvel
       # The looks it has under a cascade, kept as long as the styles are the same.
       Worn = Struct.new(:cascade, :look, :letters)
 
+      # Its Worn under this cascade, that of another is forgotten.
       def worn(cascade)
         @worn&.cascade.equal?(cascade) ? @worn : @worn = Worn.new(cascade)
       end

@@ -23,10 +23,12 @@ module Norvel
         self.class.new(text, style_id, direct, source, carried, spans)
       end
 
+      # What its signs stand for, one for each, in order.
       def objects
         carried || self.class::NOTHING
       end
 
+      # What its words stand in, from the outside in.
       def within
         spans || self.class::NOTHING
       end

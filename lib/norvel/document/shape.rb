@@ -8,6 +8,7 @@ module Norvel
     #   fill    "#rrggbb", nil for none; line: the same
     #   weight  of its line, in points
     Shape = Value.define(:kind, :rises, :fill, :line, :weight, rises: false, weight: 0.75) do
+      # Is nothing drawn of it?
       def nothing?
         fill.nil? && line.nil?
       end

@@ -44,6 +44,7 @@ module Norvel
         %w[header footer].include?(kind)
       end
 
+      # Its words, a line for each paragraph.
       def text
         paragraphs.map(&:text).join("\n")
       end

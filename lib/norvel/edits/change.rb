@@ -13,6 +13,7 @@ module Norvel
 
       attr_reader :title, :splices, :others, :after, :words_changed
 
+      # The Change that makes one state of a document of another.
       def self.between(before, after, title:)
         others = OTHERS.to_h { |field| [field, [before.public_send(field), after.public_send(field)]] }
           .reject { |_, (was, now)| was.equal?(now) || was == now }
@@ -73,6 +74,7 @@ module Norvel
         end
       end
 
+      # Does it change nothing?
       def nothing?
         splices.empty? && others.empty?
       end

@@ -39,6 +39,8 @@ module Norvel
           .size
         units.first(head) + ([nil] * (chars.size - head - tail)) + units.last(tail)
       end
+
+      private_class_method :split, :stretch
     end
   end
 end

@@ -48,6 +48,8 @@ module Norvel
         zip.put_next_entry(Zip::Entry.new(nil, name, time: EARLIEST))
         zip.write(content)
       end
+
+      private_class_method :store, :put
     end
   end
 end

@@ -25,6 +25,8 @@ module Norvel
         node = node.parent until node == body || node.next_element
         node.next_element unless node == body
       end
+
+      private_class_method :after
     end
   end
 end

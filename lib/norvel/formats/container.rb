@@ -38,10 +38,12 @@ module Norvel
         @entries = directory
       end
 
+      # The names of its parts, as they stand in it.
       def names
         @entries.keys
       end
 
+      # Is there a part of this name, in whatever case?
       def include?(name)
         @entries.key?(name) || @entries.key?(@folded[name.downcase])
       end

@@ -11,6 +11,7 @@ module Norvel
       self::LARGEST = 10_000_000 # bytes: a text of a million words has fewer
       self::MARKS = {"\xEF\xBB\xBF".b => "UTF-8", "\xFF\xFE".b => "UTF-16LE", "\xFE\xFF".b => "UTF-16BE"}.freeze
 
+      # The usual extension.
       def extension
         extensions.keys.first
       end
@@ -19,6 +20,7 @@ module Norvel
       def kinds
       end
 
+      # What a file of it with this name is served as.
       def media_type(name)
         extensions.fetch(File.extname(name).downcase, extensions.values.first)
       end

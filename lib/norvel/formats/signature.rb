@@ -56,6 +56,8 @@ module Norvel
         return "This is a web page under another name: #{save_as}." if head.match?(/<(!doctype\s+)?html/in)
         "This is a single XML file, not a package: #{save_as}."
       end
+
+      private_class_method :compound, :markup
     end
   end
 end

@@ -232,6 +232,9 @@ module Norvel
         return words.to_i if words.match?(/\A\d{1,9}\z/)
         words.match?(/\A\d{1,6}\.\d{1,6}\z/) ? words.to_f : words.delete_prefix('"').delete_suffix('"')
       end
+
+      private_class_method :pages, :roles, :notes, :rest, :member_of, :groups, :entry, :member, :label, :of_switch,
+        :of_role, :node, :property, :followed, :choices, :free?, :bounds?, :one_of, :ways, :between, :plain, :scalar
     end
   end
 end

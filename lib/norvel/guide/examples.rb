@@ -67,6 +67,8 @@ module Norvel
           Sentences.new(guide).all.flat_map(&:rules).map { |rule| [rule, entry] }
         end.freeze
       end
+
+      private_class_method :written, :entry, :by_rule
     end
   end
 end

@@ -7,10 +7,12 @@ module Norvel
     class Exceptions
       # granted: as the guide has it; findings: what it takes out of the count
       Granted = Value.define(:granted, :findings) do
+        # The name of the rule that an exception is from.
         def rule
           granted["rule"]
         end
 
+        # Why it was granted.
         def because
           granted["because"]
         end
@@ -27,6 +29,7 @@ module Norvel
         @stated = check.guide.exceptions
       end
 
+      # Does the guide state any?
       def any?
         @stated.any?
       end

@@ -27,18 +27,22 @@ module Norvel
 
     # Findings with one cause.
     Group = Struct.new(:findings) do
+      # The first of its findings.
       def first
         findings.first
       end
 
+      # The name of their rule.
       def rule
         first.rule
       end
 
+      # Of their rule: "must", "should" or "note".
       def severity
         first.severity
       end
 
+      # How many they are.
       def size
         findings.size
       end

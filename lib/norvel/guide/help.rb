@@ -36,6 +36,8 @@ module Norvel
       def capital(text)
         "#{text[0].upcase}#{text[1..]}"
       end
+
+      private_class_method :about, :capital
     end
   end
 end

@@ -40,6 +40,7 @@ module Norvel
         @parts.values.reject { |part| part.off && !part.does_something? }
       end
 
+      # The parts that are not switched off.
       def done
         @parts.values.reject(&:off)
       end
@@ -73,6 +74,7 @@ module Norvel
           .group_by { |group| [group.rule, why(group.first)] }.map { |(_, why), groups| [why, groups] }
       end
 
+      # The Check of the state before.
       def first_check
         @first_check ||= @check || Check.new(guide, before)
       end

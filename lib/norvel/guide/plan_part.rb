@@ -28,14 +28,17 @@ module Norvel
           outcome: outcome.and(more.outcome))
       end
 
+      # What is found still when it was done.
       def now
         outcome.now
       end
 
+      # What it does, in sentences.
       def titles
         outcome.titles
       end
 
+      # Can it move page ends?
       def moves_pages?
         self.class::MOVE_PAGES.include?(kind)
       end
@@ -57,6 +60,7 @@ module Norvel
         mend.steps.first.first.to_s
       end
 
+      # How many places it is about.
       def count
         findings.filter_map(&:paragraph).uniq.size.nonzero? || findings.size
       end
@@ -130,14 +134,17 @@ module Norvel
         @work = work
       end
 
+      # What is found still when it was done.
       def now
         worked_out[0]
       end
 
+      # What it does, in sentences.
       def titles
         worked_out[1]
       end
 
+      # What its paragraphs read as, where it puts them in styles.
       def roles
         worked_out[2]
       end

@@ -21,6 +21,7 @@ module Norvel
         @names ||= ALL.flat_map { |family| family::RULES.map(&:name) }.flat_map { |name| written_out(name) }.freeze
       end
 
+      # The names that a name with a star stands for.
       def self.written_out(name)
         return [name] unless name.include?("*")
         return ROLES.map { |role| name.sub("*", role) } if name.start_with?("role.*.")

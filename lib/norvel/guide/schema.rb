@@ -70,6 +70,8 @@ module Norvel
           schema[step]
         end
       end
+
+      private_class_method :schemer, :sentence, :steps, :expectation, :shown, :described
     end
   end
 end

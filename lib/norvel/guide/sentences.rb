@@ -39,6 +39,7 @@ module Norvel
         end
       end
 
+      # The topic that the rules about a role stand under.
       def self.topic_of(role)
         return :headings if role.start_with?("heading_")
         (role == "note") ? :notes : OF_ROLE.fetch(role, :text)

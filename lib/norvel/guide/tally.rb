@@ -13,6 +13,7 @@ module Norvel
           findings.map { |one| one.paragraph || one.section }.uniq.size
         end
 
+        # Is all of it checked, and nothing found?
         def met?
           findings.empty? && unchecked.empty?
         end

@@ -5,6 +5,7 @@ module Norvel
     # Stands for a check that a fault of Norvel's own prevented. It answers what pages ask of a check, with no findings,
     # and has a sentence; it is never met by a guide.
     Unjudged = Struct.new(:guide, :document, :error) do
+      # Why it could not be judged, as a sentence.
       def fault
         "This document could not be held against #{guide.name}: Norvel made a mistake of its own (#{error.class}). " \
           "Nothing of the document is lost, and every change can be taken back."
@@ -20,6 +21,7 @@ module Norvel
       alias_method :granted, :findings
       alias_method :unchecked, :findings
 
+      # The findings at a paragraph: none.
       def at(_id)
         []
       end
@@ -30,14 +32,17 @@ module Norvel
         Survey::StyleRoles.role(document, paragraph)
       end
 
+      # Is what it reads as only a suggestion?
       def suggested?(_paragraph)
         false
       end
 
+      # {severity => 0}
       def counts
         Check::SEVERITIES.to_h { |severity| [severity, 0] }
       end
 
+      # Does the document meet the guide? Nobody knows.
       def meets?
         false
       end

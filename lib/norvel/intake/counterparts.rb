@@ -23,6 +23,7 @@ module Norvel
         end
       end
 
+      # The paragraph with the same words at this place of the whole or soon after it.
       def near(whole, paragraph, at)
         last = [at + NEAR, whole.paragraphs.size - 1].min
         (at..last).find { |place| whole.paragraphs[place].text == paragraph.text }

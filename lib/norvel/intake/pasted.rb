@@ -9,6 +9,7 @@ module Norvel
 
       # A paragraph: its role, and runs as [text, {bold: true …}].
       Block = Struct.new(:role, :runs) do
+        # Its words.
         def text
           runs.map(&:first).join
         end
@@ -24,6 +25,7 @@ module Norvel
         blocks(Formats::PlainText::Reader.text(within(source).scrub))
       end
 
+      # The source. Raises Refused for more than can be pasted at once.
       def self.within(source)
         return source if source.bytesize <= LONGEST
         raise Refused, "That is more text than can be pasted at once (2 MB): bring it in as a file."
@@ -48,6 +50,7 @@ module Norvel
         end
       end
 
+      # Blocks in order, those of cells in the place of their tables.
       def self.flat(blocks)
         blocks.flat_map do |block|
           (block.role == "table") ? flat(block.rows.flatten.flat_map(&:blocks)) : [block]

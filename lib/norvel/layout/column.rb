@@ -31,6 +31,7 @@ module Norvel
         @height = 0.0
       end
 
+      # The Part of the flow that the column holds.
       def fill
         block, part = @start.block, @start.part
         blocks = @flow.blocks

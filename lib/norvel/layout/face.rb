@@ -37,10 +37,12 @@ module Norvel
         metrics.ascent.fdiv(metrics.units)
       end
 
+      # Below the base line, of one em.
       def descent
         -metrics.descent.fdiv(metrics.units)
       end
 
+      # Between lines, of one em.
       def gap
         metrics.gap.fdiv(metrics.units)
       end

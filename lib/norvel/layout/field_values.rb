@@ -27,6 +27,7 @@ module Norvel
           texts == other.texts && note_sheets == other.note_sheets
         end
 
+        # {field's id => its words} in a paragraph.
         def of(paragraph)
           @texts[paragraph.id]
         end
@@ -40,6 +41,7 @@ module Norvel
           @style_text = style_text
         end
 
+        # {field's id => its words} in a paragraph.
         def of(paragraph)
           Document::Field.in(paragraph).filter_map { |field|
             value = (field.does == "style_text") ? @style_text.call(field.computes) : text(field)

@@ -29,6 +29,7 @@ module Norvel
         @whole ||= Column.new(self, Column::Place.new(0, 0), Column::ENDLESS, spaced: true).fill.done
       end
 
+      # From its first line to the space after its last block, in points.
       def height
         whole.height + (blocks.empty? ? 0.0 : blocks.last.space_after)
       end

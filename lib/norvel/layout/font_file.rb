@@ -14,6 +14,7 @@ module Norvel
       end
 
       class << self
+        # The metrics of the font in a file.
         def read(path)
           require "ttfunk"
           file = TTFunk::File.open(path)

@@ -34,6 +34,7 @@ module Norvel
         ((@height.zero? && !begun) ? SEPARATOR : 0.0) + fresh.sum { |id| @notes.call(id).height }
       end
 
+      # The room in points that one more note needs at least.
       def least
         @height.zero? ? SEPARATOR + LEAST_NOTE : LEAST_NOTE
       end
@@ -53,6 +54,7 @@ module Norvel
         [@entries.size, @left.size, @height]
       end
 
+      # Forgets the notes that came since a mark.
       def back_to(mark)
         @entries = @entries.first(mark[0])
         @here = @entries.to_h { |id, _| [id, true] }

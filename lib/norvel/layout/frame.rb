@@ -16,6 +16,7 @@ module Norvel
         new(left:, right: section.width - right, top:, bottom: section.height - bottom)
       end
 
+      # [The margin that a head or foot of this height needs], in points.
       def self.pushed(margin, distance, height, gap)
         height.zero? ? margin : [margin, distance + height + gap].max
       end
@@ -31,14 +32,17 @@ module Norvel
         Array.new(count) { |n| [n * (width + section.column_gap), width] }
       end
 
+      # How far the first columns reach, in points.
       def self.reached(columns, told)
         told.first(columns.size).sum { |width, gap| width + (gap || 0.0) }
       end
 
+      # In points.
       def height
         bottom - top
       end
 
+      # In points.
       def width
         right - left
       end

@@ -21,6 +21,7 @@ module Norvel
         KNOWN.fetch([word, code]) { find(word, code.to_s.downcase) }
       end
 
+      # The places in a word where it may be divided.
       def find(word, code)
         before, letters = LETTERS.match(word)&.captures
         return [] unless letters && (patterns = patterns(code))

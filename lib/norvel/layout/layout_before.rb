@@ -86,6 +86,7 @@ module Norvel
           was.with(rows: []) == now.with(rows: [])
       end
 
+      # Does a cell hold what it held before, set alike?
       def self.same_cell?(was, now)
         other = now or return false
         was.blocks.size == other.blocks.size && was.blocks.zip(other.blocks).all? { |one, two| same?(one, two) } &&

@@ -43,10 +43,12 @@ module Norvel
         @exact = ShippedFonts.stand_in(look[:font]).exact
       end
 
+      # Are they shown in capitals?
       def caps?
         look[:caps]
       end
 
+      # Are they shown in small capitals?
       def small_caps?
         look[:small_caps] && !look[:caps]
       end

@@ -5,10 +5,12 @@ module Norvel
     # A line where it stands: its block, its number in it from 0, the left edge of the block's measure, the line's top;
     # points.
     Placed = Struct.new(:block, :line, :x, :top) do
+      # In points from the top of the sheet.
       def baseline
         top + block.baseline(line)
       end
 
+      # Of the line, in points.
       def height
         block.height(line, line + 1)
       end
@@ -18,10 +20,12 @@ module Norvel
         set.left + x
       end
 
+      # Of what is set in the line, in points.
       def width
         set.width
       end
 
+      # The words of the line.
       def text
         set.text
       end
@@ -59,6 +63,7 @@ module Norvel
         end
       end
 
+      # The words of the line.
       def text(piece, x, y)
         block = piece.block
         floats(block, x, y) { |line| yield line } if piece.from.zero?
@@ -112,6 +117,7 @@ module Norvel
         end
       end
 
+      # Yields each Placed line of a piece of a table at its place.
       def table(piece, x, y, &block)
         in_cells(piece, x, y) { |*cell| column(*cell, &block) }
       end

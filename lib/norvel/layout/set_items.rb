@@ -29,14 +29,17 @@ module Norvel
         @length = 0
       end
 
+      # How many items there are.
       def size
         @widths.size
       end
 
+      # Is there none?
       def empty?
         @widths.empty?
       end
 
+      # The Letters of an item.
       def letters_of(item)
         @mixed ? @mixed[item] : @letters
       end
@@ -62,6 +65,7 @@ module Norvel
         begin_word(tokens[-1], letters) unless tokens[-1].empty?
       end
 
+      # Adds a tab.
       def tab(letters)
         settle
         @endings[-1] = GLUED if @endings.last == OPEN
@@ -113,10 +117,12 @@ module Norvel
         (@called ||= []) << [id, @parts ? @parts.sum { |token, _| token.size } : 0]
       end
 
+      # Adds an object that hangs in the paragraph.
       def float(object)
         (@floats ||= []) << object
       end
 
+      # Ends the last item. Returns self.
       def finish
         settle
         keep_notes(size - 1) if @called && size.positive?
@@ -154,12 +160,14 @@ module Norvel
         @objects, @notes = [@objects, @notes].map { |held| held&.transform_keys { |key| (key > item) ? key + 1 : key } }
       end
 
+      # The letters of an item.
       def item_text(item)
         @text[@starts[item], @sizes[item]]
       end
 
       protected
 
+      # The same words in other letters, of the same face at another size.
       def scale(letters)
         @mixed ? scale_mixed(letters) : scale_all(letters.fetch(@letters).size / @letters.size)
         @letters = letters.fetch(@letters)

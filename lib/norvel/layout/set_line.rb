@@ -11,6 +11,7 @@ module Norvel
       # sign that fills a tab, nil for words; object: a TextSetting::InlineObject that stands here instead;
       # right_to_left: do its letters run so? label: are they the marker of a list?
       Span = Struct.new(:x, :width, :text, :letters, :stretch, :leader, :object, :right_to_left, :label) do
+        # The same at another place.
         def at(place)
           dup.tap { |span| span.x = place }
         end

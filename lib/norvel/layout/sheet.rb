@@ -11,6 +11,7 @@ module Norvel
     #   ended_by   why it ended, a symbol of Column#reason; asker: the block that asks for it, or nil
     Sheet = Struct.new(:page, :number, :label, :section, :side, :opens, :blank, :frame, :bands, :notes, :start, :came,
       :ended_by, :asker, keyword_init: true) do
+      # The same with other fields.
       def with(**changes)
         self.class.new(**to_h, **changes)
       end
@@ -21,6 +22,7 @@ module Norvel
         bands.each { |x, y, column| Placing.column(column, x, y, &block) }
       end
 
+      # Its lines, each Placed.
       def lines
         each_line.to_a
       end

@@ -21,18 +21,22 @@ module Norvel
         @heads = 0 if @heads == rows.size
       end
 
+      # That of a paragraph that says nothing.
       def look
         LOOK
       end
 
+      # None: a table is in no paragraph style.
       def style_id
       end
 
+      # In points.
       def space_before
         0.0
       end
       alias_method :space_after, :space_before
 
+      # How many rows it has.
       def count
         rows.size
       end
@@ -42,30 +46,37 @@ module Norvel
         [table.id, count, height.round(2)]
       end
 
+      # Of all its rows, in points.
       def height(*)
         @height ||= rows.sum(&:height)
       end
 
+      # The space between it and an edge of the page, in points.
       def edge(_side)
         0.0
       end
 
+      # Does its last row stay with what follows?
       def keeps_with_next?
         rows.last&.keeps_with_next?
       end
 
+      # Does what follows it begin a page?
       def break_after?
         false
       end
 
+      # Does it begin a page?
       def break_before?
         first = rows.first&.cells&.first&.flow&.blocks&.first
         first ? first.break_before? : false
       end
 
+      # What stays of it for the next page: said by its slices.
       def tail(_from, _to)
       end
 
+      # The ids of all notes that are called in it.
       def all_notes
         @all_notes ||= rows.flat_map(&:notes)
       end
@@ -82,6 +93,7 @@ module Norvel
         (first..last).flat_map { |row| rows[row].notes }
       end
 
+      # The Slice that fits the room in points, from a part on.
       def take(part, room, fresh, foot)
         row, places = (part == 0) ? [0, nil] : [part.row, part.cells]
         slices = repeated(row, room)

@@ -6,10 +6,12 @@ module Norvel
     class TableRow
       # x: from the table's left edge; rows: how many it spans; margins: {top:, right:, bottom:, left:}
       Cell = Struct.new(:x, :width, :flow, :rows, :margins, :borders, :shading, :vertical_align) do
+        # The room above and below a cell's text, in points.
         def edges
           margins[:top] + margins[:bottom]
         end
 
+        # The height that a cell's text needs, in points.
         def natural
           flow.height + edges
         end
@@ -29,10 +31,12 @@ module Norvel
         @height = exact? ? told : [told || 0.0, single, TextBlock::SLACK].max
       end
 
+      # Is it as high as is said, whatever stands in it?
       def exact?
         @rule == "exact" && @told
       end
 
+      # May it go over the end of a page?
       def may_split?
         @may_split && !exact?
       end
@@ -42,6 +46,7 @@ module Norvel
         cells.first&.flow&.blocks&.last&.keeps_with_next? || false
       end
 
+      # The ids of notes that are called in it.
       def notes
         @notes ||= cells.flat_map { |cell| cell.flow.blocks.flat_map(&:all_notes) }
       end

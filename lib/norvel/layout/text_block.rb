@@ -70,6 +70,7 @@ module Norvel
         dup.tap { |block| block.wear(look, section, paragraph) }
       end
 
+      # How many lines it has.
       def count
         lines.size
       end
@@ -105,22 +106,27 @@ module Norvel
         (@baselines ? @baselines[line] : @baseline) + (line.zero? ? @above : 0.0)
       end
 
+      # In points.
       def space_before
         look[:space_before]
       end
 
+      # In points.
       def space_after
         look[:space_after]
       end
 
+      # Does it stay on the page of what follows?
       def keeps_with_next?
         look[:keep_with_next]
       end
 
+      # Does what follows it begin a page?
       def break_after?
         look[:page_break_after]
       end
 
+      # Does it begin a page?
       def break_before?
         look[:page_break_before]
       end
@@ -137,6 +143,7 @@ module Norvel
         @line_notes[from...to].flatten
       end
 
+      # The ids of all notes that are called in it.
       def all_notes
         set_items.notes ? set_items.notes.values.flatten : []
       end
@@ -163,6 +170,7 @@ module Norvel
 
       protected
 
+      # Takes another look whose lines end alike.
       def wear(look, section, paragraph)
         spaced = look[:line_spacing] != @look[:line_spacing]
         @look, @section, @paragraph = look, section, paragraph

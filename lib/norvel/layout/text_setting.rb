@@ -99,6 +99,7 @@ module Norvel
         @earlier = @known = nil
       end
 
+      # The TextBlock of a paragraph, from one known where that is set alike.
       def set_anew(known, paragraph, measure, section, values, beside, room, hung)
         look = document.look(paragraph)
         key = key(paragraph, look, measure, values, hung)

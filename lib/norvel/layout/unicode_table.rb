@@ -36,6 +36,7 @@ module Norvel
         Classes.new(ranges.sort.freeze, others)
       end
 
+      # The character of a code in hexadecimal digits.
       def character(code)
         [code.to_i(16)].pack("U")
       end

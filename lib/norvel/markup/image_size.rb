@@ -10,6 +10,7 @@ module Norvel
 
       module_function
 
+      # The extension that fits these bytes: ".png".
       def ending(bytes)
         KINDS.find { |mark, _| bytes.start_with?(mark) }&.last || ".bin"
       end
@@ -52,6 +53,8 @@ module Norvel
           at += length + 2
         end
       end
+
+      private_class_method :resolution, :jpeg
     end
   end
 end

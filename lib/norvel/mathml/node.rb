@@ -6,6 +6,7 @@ module Norvel
     #   name        of MathML: "mfrac"; attributes: {name => text} of those that say how it is set
     #   children    [Node, …]; text: of a token (mi, mn, mo, mtext), nil for others
     Node = Value.define(:name, :attributes, :children, :text, attributes: {}.freeze, children: [].freeze) do
+      # Does it hold letters, not other nodes?
       def token?
         !text.nil?
       end
@@ -15,6 +16,7 @@ module Norvel
         token? ? text : children.map(&:letters).join
       end
 
+      # What an attribute says, nil where it is not there.
       def attribute(name)
         attributes[name]
       end
@@ -96,6 +98,7 @@ module Norvel
           new(name:, attributes: attributes(element), children: made.freeze)
         end
 
+        # Letters as XML writes them.
         def escape(text)
           text.encode(xml: :text).gsub('"', "&quot;")
         end

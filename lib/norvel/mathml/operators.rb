@@ -44,6 +44,7 @@ module Norvel
         SIGNS.fetch(sign, :relation)
       end
 
+      # Is a sign set large in displayed formulas?
       def large?(sign)
         %i[integral sum].include?(SIGNS[sign])
       end

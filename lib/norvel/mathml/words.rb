@@ -44,6 +44,8 @@ module Norvel
         words = said(node)
         (words.size > 1 && !words.match?(/\A(?:\d+(?:[.,]\d+)*|\([^()]*\))\z/)) ? "(#{words})" : words
       end
+
+      private_class_method :said, :cells, :above, :held
     end
   end
 end

@@ -84,10 +84,12 @@ module Norvel
         end
       end
 
+      # Draws an area.
       def fill(box)
         operate(colour(box.colour, "rg"), place(box.x, box.y + box.height), fine(box.width), fine(box.height), "re f")
       end
 
+      # Draws a line.
       def rule(line)
         operate(colour(line.colour || BLACK, "RG"), "#{fine(line.weight)} w", "#{place(line.x, line.y)} m",
           "#{place(line.x + line.across, line.y + line.down)} l S")

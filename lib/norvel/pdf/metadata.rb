@@ -34,6 +34,7 @@ module Norvel
         @archive = archive
       end
 
+      # The XMP packet.
       def xml
         spaces = SPACES.map { |prefix, uri| %( xmlns:#{prefix}="#{uri}") }.join
         <<~XMP.b

@@ -13,6 +13,7 @@ module Norvel
         @guide = guide
       end
 
+      # The page.
       def text
         files = @reports.each_with_index.map { |report, index| file(report, index) }
         standing_alone(title, "#{overview}\n#{files.join}")

@@ -10,6 +10,7 @@ module Norvel
         @guide = guide
       end
 
+      # The XML.
       def text
         builder = Nokogiri::XML::Builder.new(encoding: "UTF-8") do |xml|
           xml.testsuites(name: @guide.name) { @reports.each { |report| suite(xml, report) } }

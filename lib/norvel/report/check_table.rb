@@ -11,6 +11,7 @@ module Norvel
         @reports = reports
       end
 
+      # The table as CSV.
       def text
         require "csv"
         CSV.generate do |csv|

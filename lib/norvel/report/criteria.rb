@@ -50,20 +50,24 @@ module Norvel
         entries.reject { |one| one.number.empty? }.map(&:standing).tally
       end
 
+      # Is there a link in the text?
       def links?
         document.everything.any? { |one| Document::LinkedWords.of(one).any? }
       end
 
+      # Does anything hang beside the text?
       def floating?
         document.everything.any? do |paragraph|
           paragraph.runs.flat_map(&:objects).any? { |one| one.respond_to?(:floating) && one.floating }
         end
       end
 
+      # Are there letters in more than one colour?
       def coloured?
         document.working.flat_map { |one| one.letters.map { |run| document.run_look(run, one)[:color] } }.uniq.size > 1
       end
 
+      # Is any paragraph marked as a heading?
       def headings?
         Survey::Outline.new(document).marked.any?
       end

@@ -18,6 +18,7 @@ module Norvel
         @pages.sheets.size > 1 && @sheet.notes.nil? && worded_lines.size <= LITTLE && !begun?
       end
 
+      # How full the last page is, and what of it would have to go.
       def sentence
         before = @pages.sheets[-2]
         return blank_sentence if worded_lines.empty?

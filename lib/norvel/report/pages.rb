@@ -11,6 +11,7 @@ module Norvel
         @places = result.document.paragraphs.each.with_index(1).to_h { |paragraph, index| [paragraph.id, index] }
       end
 
+      # The pages as the command line tells them.
       def to_json
         JSON.generate(to_h)
       end

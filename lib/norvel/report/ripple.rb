@@ -72,6 +72,7 @@ module Norvel
 
       # Pages before and after a change.
       Pages = Struct.new(:before, :after) do
+        # How many sheets more there are after it.
         def more
           after.sheets.size - before.sheets.size
         end

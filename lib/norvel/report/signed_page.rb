@@ -14,6 +14,7 @@ module Norvel
         @report = report
       end
 
+      # The page.
       def text
         standing_alone(title, [document, standing, left, granted, unchecked, changes, seal, signature].join("\n"))
       end

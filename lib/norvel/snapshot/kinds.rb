@@ -21,6 +21,7 @@ module Norvel
 
       module_function
 
+      # The name that a kind of object is saved by.
       def name(value)
         NAMES.fetch(value.class)
       end
@@ -36,6 +37,7 @@ module Norvel
         end
       end
 
+      # The properties that were saved, borders and tabs as values.
       def properties_of(data)
         data.to_h do |slot, value|
           case slot
@@ -55,15 +57,18 @@ module Norvel
 
       LINE = %i[style width color].freeze
 
+      # The Styles::BorderLine that was saved.
       def line_of(data)
         Styles::BorderLine.new(kind: data[:style], width: data[:width], color: data[:color] || "auto",
           space: data[:space].to_f)
       end
 
+      # The key that a field is saved by.
       def field_key(field)
         KEYS.fetch(field, field)
       end
 
+      # The field that a key stands for.
       def field_of(key)
         KEYS.key(key) || key
       end

@@ -30,6 +30,7 @@ module Norvel
         fields.to_h { |field| [Kinds.field_key(field), other(field, document.public_send(field))] }
       end
 
+      # {field => plain data} of a field that is not the text.
       def other(field, value)
         case field
         when :styles

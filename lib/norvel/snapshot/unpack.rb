@@ -10,6 +10,7 @@ module Norvel
         @cells = {}
       end
 
+      # The paragraph that was saved; came: those of the original.
       def paragraph(data, came = @original.paragraphs)
         return came.fetch(data) if data.is_a?(Integer)
         id, part, section, style_id, direct, mark, runs, table, source, holds, container, anchors = data

@@ -20,6 +20,7 @@ module Norvel
         @sheet.blank ? @sheet.asker&.paragraph : @sheet.paragraphs.first
       end
 
+      # Why a page is empty.
       def sentence
         return "the next section begins on #{side} page" if @sheet.blank
         count = @sheet.paragraphs.size

@@ -19,6 +19,7 @@ module Norvel
         headings.reject.with_index { |one, at| at.positive? && under_label?(document, headings[at - 1], one) }
       end
 
+      # Does a heading stand under a line that says "Chapter 3" alone?
       def self.under_label?(document, before, heading)
         label = before.text.strip
         return false unless label.match?(Survey::Words::CHAPTER)

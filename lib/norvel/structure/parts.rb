@@ -7,6 +7,7 @@ module Norvel
     class Parts
       # name: as guides name it; first, last: places of its paragraphs in the text, from 0; heading: Paragraph or nil
       Part = Value.define(:name, :heading, :first, :last) do
+        # How many paragraphs it has.
         def size
           last - first + 1
         end

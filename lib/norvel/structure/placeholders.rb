@@ -16,6 +16,7 @@ module Norvel
       QUOTED = /\A\[(?:sic|emphasis|…|\.\.\.|italics|translation|trans\.|ed\.)/i
       LONGEST = 6 # words
 
+      # The placeholders of a document, worked out once.
       def self.of(document)
         document.reading[:placeholders] ||= new(document).all
       end

@@ -31,6 +31,7 @@ module Norvel
         type.is_a?(Types::Flag)
       end
 
+      # Do forms show it?
       def shown?
         !group.nil?
       end

@@ -25,18 +25,22 @@ module Norvel
         @values[slot]
       end
 
+      # Is the slot set?
       def key?(slot)
         @values.key?(slot)
       end
 
+      # The slots that are set.
       def keys
         @values.keys
       end
 
+      # Is nothing set?
       def empty?
         @values.empty?
       end
 
+      # How many slots are set.
       def size
         @values.size
       end

@@ -24,6 +24,7 @@ module Norvel
         based_on == other.id && name.start_with?("#{other.name} ")
       end
 
+      # What it sets on :paragraph or :run.
       def set(place)
         (place == :run) ? run : paragraph
       end

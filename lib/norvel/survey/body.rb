@@ -23,26 +23,32 @@ module Norvel
           .max_by(&:last)&.first || [nil, nil]
       end
 
+      # Is running text bold?
       def bold?
         @bold
       end
 
+      # Is running text italic?
       def italic?
         @italic
       end
 
+      # In points.
       def indent_left
         @look ? @look[:indent_left] : 0.0
       end
 
+      # In points.
       def indent_right
         @look ? @look[:indent_right] : 0.0
       end
 
+      # As of a look.
       def align
         @look ? @look[:align] : "left"
       end
 
+      # In points.
       def space_before
         @look ? @look[:space_before] : 0.0
       end

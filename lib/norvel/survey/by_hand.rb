@@ -15,10 +15,12 @@ module Norvel
 
       module_function
 
+      # Does it begin with a tab that indents it?
       def leading_tab?(paragraph)
         !paragraph.blank? && indented?(paragraph.seen_text) && LEADING_TAB.match?(paragraph.seen_text)
       end
 
+      # Does it begin with spaces that indent it?
       def leading_space?(paragraph)
         !paragraph.blank? && indented?(paragraph.seen_text) && LEADING_SPACE.match?(paragraph.seen_text)
       end
@@ -28,18 +30,22 @@ module Norvel
         text.start_with?(" ", "\t", "\u00A0") || text.include?("\f") || text.include?("\v")
       end
 
+      # Do two spaces stand in a row in it?
       def double_space?(paragraph)
         paragraph.seen_text.include?("  ") && DOUBLE_SPACE.match?(paragraph.seen_text)
       end
 
+      # Is a line ended by hand in it?
       def line_break?(paragraph)
         paragraph.seen_text.include?("\n")
       end
 
+      # Is a line ended by hand in the middle of a sentence?
       def running_line_break?(paragraph)
         line_break?(paragraph) && RUNNING_BREAK.match?(paragraph.seen_text)
       end
 
+      # Is a page ended by hand in it?
       def page_break?(paragraph)
         paragraph.raw_text.include?("\f")
       end
@@ -89,6 +95,9 @@ module Norvel
         return false if paragraph.letters.empty?
         paragraph.letters.all? { |run| run.direct.key?(name) && property.type.json(run.direct[name]) == true }
       end
+
+      private_class_method :indented?, :page_break?, :typed_number?, :typed_capitals?, :pushing,
+        :whole?
     end
   end
 end

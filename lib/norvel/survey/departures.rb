@@ -6,6 +6,7 @@ module Norvel
     module Departures
       # on: :paragraph, or :run when it is set on the words
       Departure = Struct.new(:name, :value, :on) do
+        # The Property that is departed from.
         def property
           Styles::Properties[name]
         end
@@ -24,6 +25,7 @@ module Norvel
 
       module_function
 
+      # Departures of a paragraph and most of its letters from its style.
       def of(document, paragraph)
         style = document.style_of(paragraph)
         on_paragraph(document, paragraph, style) + on_letters(document, paragraph, style)
@@ -48,6 +50,8 @@ module Norvel
           Departure.new(key, look[key], place) if property.shown? && !property.same?(look[key], usual[key])
         end
       end
+
+      private_class_method :on_paragraph, :on_letters, :differing
     end
   end
 end

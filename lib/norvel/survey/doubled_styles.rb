@@ -24,6 +24,8 @@ module Norvel
       def looks(document, style)
         %i[paragraph run].map { |place| document.cascade.of_style(style, place) }
       end
+
+      private_class_method :known?, :looks
     end
   end
 end

@@ -22,6 +22,7 @@ module Norvel
         @settled = SettledRoles.of(document)
       end
 
+      # Every Gap of the text.
       def all
         @all ||= runs.map { |blanks, before, after| gap(blanks, before, after) }
       end

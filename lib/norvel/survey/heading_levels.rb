@@ -7,6 +7,7 @@ module Norvel
     class HeadingLevels
       # What tells the looks of headings apart. Sizes within half a point are one (they were meant to be).
       Kind = Struct.new(:size, :bold, :capitals, :italic, :underline, :small_caps, :centred) do
+        # How much it stands out, to be compared part by part.
         def prominence
           [size, capitals ? 1 : 0, bold ? 1 : 0, small_caps ? 1 : 0, centred ? 1 : 0, underline ? 1 : 0, italic ? 0 : 1]
         end

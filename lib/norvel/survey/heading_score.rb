@@ -30,6 +30,7 @@ module Norvel
         @distinct && @score >= THRESHOLD
       end
 
+      # From 0.5 to 0.99.
       def confidence
         (0.5 + (@score / 16)).clamp(0.5, 0.99).round(2)
       end

@@ -95,6 +95,8 @@ module Norvel
         (first, most), (_, next_most) = sums.sort_by { |_, count| -count }
         first if most && most >= FEW && most >= (next_most || 0) * LEAD
       end
+
+      private_class_method :spread, :signs, :score, :clear
     end
   end
 end

@@ -12,6 +12,7 @@ module Norvel
 
       module_function
 
+      # :upper, :lower, :title or :sentence; nil where it can't be told.
       def of(paragraph)
         text = Traits.of(paragraph).bare
         return :upper if text.match?(/[[:upper:]]{2}/) && !text.match?(/[[:lower:]]/)
@@ -32,6 +33,8 @@ module Norvel
         tag = Language.of_document(document) || Language.primary(document.info[:language].to_s)
         !tag.nil? && !tag.empty? && !NOUNS.include?(tag[0, 2])
       end
+
+      private_class_method :told_in
     end
   end
 end

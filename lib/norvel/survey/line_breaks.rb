@@ -33,6 +33,7 @@ module Norvel
         parts?(line.strip, following.strip) ? :paragraph : :line
       end
 
+      # Is a break between these lines one between items or paragraphs?
       def parts?(line, following)
         return true if SIGN.match?(following) && (SIGN.match?(line) || line.end_with?(":"))
         ENDS.match?(line) && [line, following].all? { |one| one.size >= FULL }

@@ -8,6 +8,7 @@ module Norvel
       # letter: "A" for the largest group, then "B" …, after Z "AA"; look, letters: Styles::Look; role: that of most,
       # with the Suggestion that most have
       Group = Struct.new(:letter, :look, :letters, :paragraphs, :role, :suggestion, keyword_init: true) do
+        # How many paragraphs look so.
         def size
           paragraphs.size
         end

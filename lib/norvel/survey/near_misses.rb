@@ -53,6 +53,7 @@ module Norvel
         end
       end
 
+      # What a paragraph has of a property.
       def value(name, paragraph)
         (Styles::Properties[name].on == :run) ? @document.letter_look(paragraph)[name] : @document.look(paragraph)[name]
       end

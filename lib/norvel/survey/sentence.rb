@@ -6,6 +6,7 @@ module Norvel
     module Sentence
       module_function
 
+      # The survey in one or two sentences; what is between stars stands out.
       def of(survey)
         document = survey.document
         worded = document.paragraphs.size - survey.by_hand[:blank_paragraphs].size
@@ -48,6 +49,8 @@ module Norvel
       def counted(count, noun)
         Quantity.words(count, noun)
       end
+
+      private_class_method :unseen, :wearing, :blanks, :headings, :counted
     end
   end
 end

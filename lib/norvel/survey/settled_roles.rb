@@ -10,6 +10,7 @@ module Norvel
 
       # One paragraph's: its role; by :decision, :style or :suggestion; how sure that is, from 0 to 1.
       Role = Struct.new(:name, :by, :confidence) do
+        # Is it told, or suggested with enough confidence?
         def sure?
           by != :suggestion || confidence >= SURE
         end
@@ -48,6 +49,7 @@ module Norvel
         self[paragraph].name
       end
 
+      # Is it told, or suggested with enough confidence?
       def sure?(paragraph)
         self[paragraph].sure?
       end
@@ -70,6 +72,7 @@ module Norvel
 
       protected
 
+      # Is the paragraph in the document?
       def knows?(paragraph)
         @document.include?(paragraph.id)
       end

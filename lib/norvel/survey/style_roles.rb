@@ -7,6 +7,7 @@ module Norvel
     module StyleRoles
       module_function
 
+      # The role that a paragraph's style tells, nil for none.
       def role(document, paragraph)
         return "blank" if paragraph.blank?
         found = document.cascade.memo(:role, paragraph.style_id) do
@@ -75,6 +76,8 @@ module Norvel
       def heading_by_level(level)
         "heading_#{[level, 6].min}" if level&.positive?
       end
+
+      private_class_method :fitness, :silent_text, :own_level, :heading_by_level
     end
   end
 end

@@ -38,6 +38,7 @@ module Norvel
         self[id].role
       end
 
+      # {paragraph's id => Suggestion}
       def to_h
         @draft.found
       end

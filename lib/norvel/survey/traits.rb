@@ -25,6 +25,7 @@ module Norvel
 
       attr_reader :text, :words, :depth, :kind
 
+      # The Traits of a paragraph, worked out once.
       def self.of(paragraph)
         paragraph.remember(:traits) { new(paragraph) }
       end
@@ -47,6 +48,7 @@ module Norvel
         @kind, @depth = numbering
       end
 
+      # Does it hold an image or a box?
       def object?
         @holds_object
       end
@@ -71,6 +73,7 @@ module Norvel
         words.between?(1, 12) && !text.match?(/[.;…]["”’»)]*\z/)
       end
 
+      # Is it all in capitals?
       def capitals?
         !@text.match?(/[[:lower:]]/) && @text.scan(/[[:upper:]]/).size >= 3
       end
@@ -85,18 +88,22 @@ module Norvel
         wording.first <= -8
       end
 
+      # Does it begin with a small letter?
       def begins_small?
         @text.match?(/\A[[:lower:]]/)
       end
 
+      # Does its number say that it is a chapter?
       def chapter?
         @kind == :chapter
       end
 
+      # Is it a word that heads a part: "Introduction"?
       def heading_word?
         @words <= 5 && bare.match?(Words::HEADING)
       end
 
+      # Is it a word that heads references?
       def references_word?
         @words <= 4 && bare.match?(Words::REFERENCES)
       end
@@ -107,10 +114,12 @@ module Norvel
         match && (match[:figure] ? :figure : :table)
       end
 
+      # Does it begin with a typed bullet?
       def bullet?
         BULLET.match?(@text)
       end
 
+      # Does it end with a page number, as an entry of a contents list?
       def paged?
         @words <= 30 && PAGED.match?(@text)
       end
@@ -142,23 +151,28 @@ module Norvel
         !@holds_object && !@text.match?(/[[:alnum:]]/)
       end
 
+      # Is it an equation on a line of its own?
       def equation?
         return true if @formulas.any? && (@words <= 2 || @formulas.any?(&:display))
         @words <= 14 && MATHS.match?(@text) && @text.scan(/[[:alpha:]]{4,}/).size <= 3 && !label?
       end
 
+      # Is it all in quotation marks?
       def quoted?
         QUOTED.match?(@text)
       end
 
+      # Is it a date?
       def date?
         @words <= 8 && Words::DATE.match?(@text)
       end
 
+      # Does it greet, as a letter begins?
       def greeting?
         @words <= 10 && Words::GREETING.match?(@text)
       end
 
+      # Does it close, as a letter ends?
       def closing?
         @words <= 8 && Words::CLOSING.match?(@text)
       end

@@ -18,6 +18,8 @@ module Norvel
         Traits.of(paragraph).capitals? && paragraph.text.scan(UsualCase::WORD).any? { |word| word.size >= LEAST } &&
           paragraph.runs.none?(&:spans)
       end
+
+      private_class_method :typed?
     end
   end
 end

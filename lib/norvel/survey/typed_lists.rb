@@ -100,6 +100,7 @@ module Norvel
           @items = [Item.new(paragraph:, level: 0, sign:)]
         end
 
+        # The List that the typed signs make.
         def list
           List.new(levels: @levels.freeze, items: @items.freeze)
         end

@@ -28,6 +28,8 @@ module Norvel
         end
         (wanted + following + numbering.compact).to_h { |id| [id, true] }
       end
+
+      private_class_method :used
     end
   end
 end

@@ -8,6 +8,7 @@ module Norvel
     module Words
       DATA = YAML.safe_load_file(File.join(__dir__, "words.yml")).freeze
 
+      # A pattern of any word of these lists, the longest first.
       def self.any(*names)
         DATA.values_at(*names).flatten.uniq.sort_by { |word| -word.size }
           .map { |word| Regexp.escape(word).gsub("\\ ", "\\s+") }.join("|")

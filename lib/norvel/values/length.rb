@@ -30,6 +30,7 @@ module Norvel
         (number * 100).round
       end
 
+      # As a person says it: "2 lines".
       def to_s
         "#{Length.plain(number.to_f)} #{unit.delete_suffix((number == 1) ? "s" : "")}"
       end
@@ -131,5 +132,7 @@ module Norvel
     def equal?(one, other)
       (one - other).abs <= SAME
     end
+
+    private_class_method :absurd
   end
 end

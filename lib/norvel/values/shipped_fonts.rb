@@ -41,5 +41,7 @@ module Norvel
       return "sans" if name.match?(/sans/i)
       DATA["hints"].find { |_, words| words.any? { |word| name.downcase.include?(word) } }&.first || "sans"
     end
+
+    private_class_method :find, :lookup
   end
 end

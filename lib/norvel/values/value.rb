@@ -13,6 +13,7 @@ module Norvel
           freeze
         end
 
+        # The same with other fields.
         def with(**changes)
           self.class.new(**to_h, **changes)
         end

@@ -28,6 +28,7 @@ module Norvel
         end
       end
 
+      # Does a caption's number go on from the one before, in its chapter?
       def self.follows?(one, before)
         return one.number == 1 if before.nil? || before.chapter != one.chapter
         one.number == before.number + 1

@@ -7,6 +7,7 @@ module Norvel
     class RunIn < Edit
       MARK = {hidden: true, specVanish_run: {}}.freeze
 
+      # Does this paragraph run in with the next (a hidden mark, 17.3.2.36)?
       def self.on?(paragraph)
         paragraph.mark.key?(:specVanish_run)
       end

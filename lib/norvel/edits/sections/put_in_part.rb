@@ -9,6 +9,7 @@ module Norvel
       NEVER = %w[title_page chapters].freeze # whose words nobody else can give
       NOTHING = Styles::PropertySet::EMPTY
 
+      # Can paragraphs be put in the part of this name?
       def self.possible?(name)
         Structure::Parts::NAMES.include?(name) && !NEVER.include?(name)
       end

@@ -54,6 +54,8 @@ module Norvel
         objects = run.objects.map { |object| object.equal?(field) ? field.with(cached: text) : object }
         run.with(text: run.text[0...place] + text + run.text[place..], carried: objects.freeze)
       end
+
+      private_class_method :reworded, :put_in, :separator, :separator?, :with_words
     end
   end
 end

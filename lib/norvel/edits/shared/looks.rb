@@ -23,6 +23,8 @@ module Norvel
           Setting.put(values, property.name, was[property.name], bare)
         end
       end
+
+      private_class_method :set
     end
   end
 end

@@ -8,6 +8,7 @@ module Norvel
 
       module_function
 
+      # {slot => value} of what is set where a property gets a value: with its twin for other scripts.
       def slots(name, value)
         return counted(name, value) if value.is_a?(Length::Counted)
         values = {name => value}
@@ -30,6 +31,8 @@ module Norvel
           .to_h { |slot| [slot, 0] }
         set.without(*stronger).merge(slots(name, value).merge(off))
       end
+
+      private_class_method :counted
     end
   end
 end

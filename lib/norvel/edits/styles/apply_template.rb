@@ -40,6 +40,7 @@ module Norvel
         "Dress in the template #{@name}#{" with its page set-up" if @page}"
       end
 
+      # Which style of the template each of the document's becomes: by role, name and choice.
       def match(document)
         pairs = theirs.filter_map { |style| (own = partner(document, style)) && [own, style] }
         unmatched = document.styles.by_id.values.select { |style|

@@ -25,6 +25,7 @@ module Norvel
       KINDS = {"headings" => /\Aheading_/, "text" => /\A(?:body|quote|list_item|code|reference_entry)\z/,
                "everything" => /\A(?!note|running_head)/}.freeze
 
+      # Is a paragraph of this role meant by this word of the form?
       def self.covers?(name, role)
         KINDS.fetch(name) { return name == role }.match?(role)
       end

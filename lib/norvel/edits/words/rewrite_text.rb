@@ -55,6 +55,8 @@ module Norvel
       def matches(text, pattern)
         text.to_enum(:scan, pattern).map { (match = Regexp.last_match).begin(0)...match.end(0) }
       end
+
+      private_class_method :rewritten, :moved, :matches
     end
   end
 end

@@ -28,14 +28,17 @@ module Norvel
         approximate("images cut to a part or turned", "whole and upright") unless image.whole?
       end
 
+      # What came over in another way.
       def approximated
         @entries.values.select(&:how)
       end
 
+      # What did not come over.
       def not_carried
         @entries.values.reject(&:how)
       end
 
+      # Did all come over as it was?
       def empty?
         @entries.empty?
       end

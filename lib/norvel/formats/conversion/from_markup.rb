@@ -26,6 +26,7 @@ module Norvel
         @containers = @pictures = 0
       end
 
+      # The Document that no file holds yet.
       def document
         blocks = front + @text.blocks
         blocks = [Markup::Block.new(role: "body")] if blocks.empty?

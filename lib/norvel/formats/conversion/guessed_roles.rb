@@ -47,6 +47,8 @@ module Norvel
         end
         template.with(paragraphs: paragraphs.freeze, tables: [].freeze, stories: [].freeze)
       end
+
+      private_class_method :levelled, :bare
     end
   end
 end

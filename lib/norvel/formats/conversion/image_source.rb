@@ -9,10 +9,12 @@ module Norvel
         @template = template
       end
 
+      # Is there an image or a part of this path?
       def include?(path)
         @images.key?(path) || @template.include?(path)
       end
 
+      # The bytes of a path, nil for none.
       def read(path)
         @images[path] || @template.read(path)
       end

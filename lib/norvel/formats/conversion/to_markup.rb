@@ -14,6 +14,7 @@ module Norvel
         @used = []
       end
 
+      # The Markup::Text, and in the report what it can't hold.
       def text
         report_losses
         blocks = blocks(@document.blocks)

@@ -19,6 +19,7 @@ module Norvel
         @terms = target.terms
       end
 
+      # The document in the terms of the other format.
       def document
         return @document if @document.format == @target.name || @document.conventions == @target.conventions
         @came = renamed

@@ -69,6 +69,8 @@ module Norvel
           return aligned if %w[left center right top bottom].include?(aligned)
           Document::Anchorage.points(Length.from_file(said["margin-#{margin}"].to_s, "pt") || 0.0)
         end
+
+        private_class_method :of_anchor, :simple, :points, :on?, :place, :older, :along
       end
     end
   end

@@ -16,6 +16,7 @@ module Norvel
 
         module_function
 
+        # The source of a text part without content.
         def main
           "#{MAIN}<w:body/></w:document>"
         end

@@ -54,10 +54,12 @@ module Norvel
           end
         end
 
+        # The id of a new relationship of a part.
         def relationship(part, kind, target, external: false)
           @builder.relationship(part, kind, target, external:)
         end
 
+        # [The number, the name] that a bookmark has in the file.
         def bookmark(object)
           @builder.bookmark(object)
         end

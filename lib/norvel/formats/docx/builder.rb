@@ -29,6 +29,7 @@ module Norvel
           @counts = Hash.new(0)
         end
 
+        # The bytes of the new package.
         def bytes
           @main = part("document", Blank.main)
           heads
@@ -49,6 +50,7 @@ module Norvel
           document.position(paragraph.id) + 1 unless Document::Story.id?(paragraph.id)
         end
 
+        # The blocks of a cell or box.
         def blocks_in(container)
           @blocks ||= Document::Blocks.new(document.paragraphs, document.tables)
           @blocks.in(container)
@@ -75,6 +77,7 @@ module Norvel
           relationship(part, "image", target)
         end
 
+        # A number for one more drawing.
         def next_drawing
           @counts[:drawing] += 1
         end
@@ -100,6 +103,7 @@ module Norvel
           end
         end
 
+        # The id of the character style of a note's mark, nil for none.
         def mark_style(of)
           document.styles.named(MARKS.fetch(of), "character")&.id
         end

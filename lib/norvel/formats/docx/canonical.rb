@@ -8,6 +8,7 @@ module Norvel
       module Canonical
         module_function
 
+        # The document as a .docx tells it.
         def of(document)
           heads, others = document.stories.partition(&:head?)
           document.with(stories: (others + NamedHeads.heads(document, heads)).freeze)

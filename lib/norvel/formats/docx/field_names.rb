@@ -37,6 +37,8 @@ module Norvel
         def quoted(name, names)
           (now = names[name.delete("\"")]) ? "\"#{now}\"" : name
         end
+
+        private_class_method :holders, :quoted
       end
     end
   end

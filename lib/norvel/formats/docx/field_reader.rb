@@ -14,6 +14,7 @@ module Norvel
           @count = 0
         end
 
+        # Is no field open?
         def none?
           @open.empty?
         end
@@ -29,11 +30,13 @@ module Norvel
           @open << Open.new(@count += 1, objects, objects.size - 1, +"", +"", false)
         end
 
+        # A piece of the instruction of the field that is open.
         def instruct(text)
           @open.last.instruction << text if @open.any? && !@open.last.result
           Document::FieldPart.new(role: "instruction")
         end
 
+        # What follows is the result of the field that is open.
         def separate
           @open.last.result = true if @open.any?
           Document::FieldPart.new(role: "separator")

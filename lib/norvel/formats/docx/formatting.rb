@@ -31,6 +31,7 @@ module Norvel
           share(values)
         end
 
+        # Adds to values what a child of pPr or rPr sets.
         def read_element(child, place, part, values)
           name = child.name
           entries = TABLE[place][name] or return
@@ -53,6 +54,7 @@ module Norvel
           value.nil? ? nil : Styles::Properties[slot].type.held(value)
         end
 
+        # One PropertySet for all that set the same.
         def share(values)
           @sets[values] ||= Styles::PropertySet.new(values)
         end

@@ -42,6 +42,8 @@ module Norvel
             xml.root.add_namespace_definition(prefix, space)
           xml.root.add_child(node)
         end
+
+        private_class_method :find, :add
       end
     end
   end

@@ -11,6 +11,7 @@ module Norvel
 
         module_function
 
+        # The bytes as a document or a template, as the extension says.
         def made(bytes, extension)
           word = (extension == ".dotx") ? "template" : "document"
           container = Container.new(bytes)

@@ -226,6 +226,9 @@ module Norvel
         def boxed(node, depth)
           make("menclose", part(node, "e", depth), notation: "box")
         end
+
+        private_class_method :within, :part, :property, :on?, :of, :make, :run_says, :on_run?, :token, :variant,
+          :limits, :sign, :fence, :mark?, :stacked
       end
     end
   end

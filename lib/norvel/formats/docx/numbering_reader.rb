@@ -14,6 +14,7 @@ module Norvel
           @formatting = formatting
         end
 
+        # The Document::Numbering that the part tells.
         def numbering
           return Document::Numbering.new unless @part
           @nodes = @part.children(@part.root, "abstractNum").to_h do |node|

@@ -26,6 +26,7 @@ module Norvel
           @part = part
         end
 
+        # Writes definitions and lists; was: the numbering that the part holds.
         def write(definitions, lists, was)
           definitions.each { |id, definition| definition(id, was.definitions[id], definition) }
           lists.each { |id, list| list(id, list) }

@@ -40,10 +40,12 @@ module Norvel
               path == main_path)
         end
 
+        # The part with the text.
         def main
           part(main_path)
         end
 
+        # Its path. Raises UnreadableFile where the package names none.
         def main_path
           @main_path ||= relationships("").find { |r| r.kind == "officeDocument" }&.target ||
             raise(UnreadableFile, "The package does not say which part is the document.")
@@ -60,10 +62,12 @@ module Norvel
           @relationships[source] ||= read_relationships(source)
         end
 
+        # The Relationship of a part with this id, nil for none.
         def relationship(source, id)
           relationships(source).find { |r| r.id == id }
         end
 
+        # The path of the part with the relationships of another.
         def rels_path(source)
           folder, _, name = source.rpartition("/")
           "#{"#{folder}/" unless folder.empty?}_rels/#{name}.rels"

@@ -13,10 +13,12 @@ module Norvel
 
         module_function
 
+        # The page styles that Norvel keeps in variables of the document (17.15.1.30).
         def read(part)
           variables(part).filter_map { |node| style(part.attr(node, "val").to_s) }
         end
 
+        # Keeps these, and no others.
         def write(part, styles)
           variables(part).each(&:remove)
           holder = part.child(part.root, "docVars") || insert(part, part.create("docVars"))

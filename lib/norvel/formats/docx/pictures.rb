@@ -84,6 +84,8 @@ module Norvel
           found = id && package.relationship(source, id)
           found.target if found && !found.external && package.container.include?(found.target)
         end
+
+        private_class_method :crop, :turn, :anchored?, :decorate, :decorative?, :path
       end
     end
   end

@@ -20,6 +20,7 @@ module Norvel
           @story_texts = []
         end
 
+        # The Document of the package.
         def document
           @document ||= begin
             read_text
@@ -36,14 +37,17 @@ module Norvel
           raise UnreadableFile, "The document is nested deeper than any text needs to be."
         end
 
+        # Its Styles::StyleSheet.
         def style_sheet
           @style_sheet ||= StyleReader.new(package.related("styles"), @formatting, nodes: @style_nodes).style_sheet
         end
 
+        # Its Document::Numbering.
         def numbering
           NumberingReader.new(package.related("numbering"), @formatting).numbering
         end
 
+        # Its Document::Settings.
         def settings
           @settings ||= SettingsPart.read(package.related("settings"))
             .with(embedded_fonts: FontTable.embedded(package.related("fontTable")))

@@ -14,6 +14,7 @@ module Norvel
           @heads = heads
         end
 
+        # The w:sectPr of a section.
         def build(section)
           node = @part.create("sectPr")
           references(node, section)

@@ -181,6 +181,9 @@ module Norvel
           text = node && part.attr(node, name) or return
           part.length(text, "twip")
         end
+
+        private_class_method :margins, :gutter_side, :columns, :notes, :line_grid, :line_numbers, :vertical,
+          :value_of, :flag?, :start, :numbers, :title, :page, :margin, :measure
       end
     end
   end

@@ -23,6 +23,7 @@ module Norvel
 
         module_function
 
+        # The Document::Settings that the part tells; of none the usual.
         def read(part)
           return Document::Settings.new unless part
           flags = FLAGS.transform_values { |name| on?(part, part.root, name) }
@@ -66,6 +67,8 @@ module Norvel
           following ? following.add_previous_sibling(made) : part.root.add_child(made)
           made
         end
+
+        private_class_method :on?, :mode, :flag, :place
       end
     end
   end

@@ -114,6 +114,9 @@ module Norvel
           points = said && Length.from_file(said, "pt")
           points ? points.clamp(0.0, 200.0) : 0.75
         end
+
+        private_class_method :filled, :drawn, :below, :fill, :line_colour, :by_style, :weight, :colour, :shaded,
+          :older, :older_colour, :older_weight
       end
     end
   end

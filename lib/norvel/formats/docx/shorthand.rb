@@ -32,6 +32,7 @@ module Norvel
           @elements = {}
         end
 
+        # The source with a number for each distinct pPr and rPr.
         def shorten(bytes)
           names = Hash.new { |known, slice| known[slice] = name(slice) }
           shorter = bytes.gsub(/<#{@prefix}:pPr>.*?<\/#{@prefix}:pPr>|<#{@prefix}:rPr>.*?<\/#{@prefix}:rPr>/mn, names)

@@ -14,6 +14,7 @@ module Norvel
           @nodes = nodes
         end
 
+        # The Styles::StyleSheet that the part tells.
         def style_sheet
           return Styles::StyleSheet.new unless @part
           Styles::StyleSheet.new(styles: styles, paragraph_defaults: defaults("pPrDefault", "pPr", :paragraph),

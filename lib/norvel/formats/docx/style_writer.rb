@@ -16,6 +16,7 @@ module Norvel
           @nodes = nodes
         end
 
+        # Writes what differs between two style sheets into the part.
         def write(was, now)
           defaults(was, now)
           (was.by_id.values - now.by_id.values).each { |style|

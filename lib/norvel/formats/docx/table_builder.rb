@@ -11,6 +11,7 @@ module Norvel
           @part = part
         end
 
+        # The w:tbl of a table; the block fills each cell: |element, cell|.
         def build(table, &fill)
           node = @part.create("tbl")
           node.add_child(properties(table))

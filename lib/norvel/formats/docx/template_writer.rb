@@ -17,6 +17,7 @@ module Norvel
           @main = @package.main
         end
 
+        # The bytes of the template.
         def bytes
           show_styles
           changed = {@main.path => @main.bytes, **notes, **settings,

@@ -56,6 +56,7 @@ module Norvel
             @names = {}
           end
 
+          # [The number, the name] that a bookmark has in the part.
           def bookmark(object)
             [object.id, @names[object.id] ||= object.name]
           end
@@ -77,6 +78,7 @@ module Norvel
 
         TRACKED = %w[ins del moveFrom moveTo].freeze # what holds runs alone (17.13.5)
 
+        # Are only the runs in this element its own (a tracked field)?
         def runs_alone?(span, node)
           span.is_a?(Document::Field) && TRACKED.include?(node.parent.name)
         end
@@ -103,10 +105,12 @@ module Norvel
           end
         end
 
+        # The element of a paragraph that the file did not have.
         def made(paragraph)
           (@made ||= {})[paragraph.id] = @part.create("p")
         end
 
+        # Makes the element of one state of a paragraph that of another.
         def patch(node, was, now)
           properties(node, was, now)
           nodes = was ? @nodes.runs[was.source] : []
@@ -121,6 +125,7 @@ module Norvel
           mirror(twin, was, now) if twin
         end
 
+        # Writes the style and what is set by hand.
         def properties(node, was, now)
           if was&.style_id != now.style_id
             holder = @part.place(node, "pPr")
@@ -131,6 +136,7 @@ module Norvel
           holder = @part.child(node, "pPr") and holder.element_children.empty? && holder.remove
         end
 
+        # Writes what is set on the paragraph's mark.
         def mark(node, was, now)
           return if was == now
           holder = @part.place(node, "pPr")
@@ -147,6 +153,7 @@ module Norvel
           (mine.size == theirs.size) ? theirs[mine.index(node) || theirs.size] : nil
         end
 
+        # Writes the same into the copy that a box has for older programs.
         def mirror(twin, was, now)
           properties(twin, was, now)
           runs = twin.xpath("./*[local-name()='r']").to_a

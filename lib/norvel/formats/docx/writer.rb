@@ -16,6 +16,7 @@ module Norvel
           @changed = @changes.changed
         end
 
+        # The bytes of the file as the document is now.
         def bytes
           text
           stories

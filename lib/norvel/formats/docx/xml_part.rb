@@ -29,10 +29,12 @@ module Norvel
           @alone = @keys && !bytes.match?(STRANGERS)
         end
 
+        # Its root element.
         def root
           @xml.root
         end
 
+        # Is it written in the names of the standard's strict kind?
         def strict?
           @uri == Names::STRICT
         end
@@ -50,6 +52,7 @@ module Norvel
           element.attribute_with_ns(name, @uri)&.value
         end
 
+        # Sets an attribute of the standard's own names.
         def set(element, name, value)
           existing = element.attribute_with_ns(name, @uri)
           return existing.value = value.to_s if existing
@@ -58,6 +61,7 @@ module Norvel
           attribute.namespace = prefixed_space(element)
         end
 
+        # Takes attributes away.
         def unset(element, *names)
           names.each { |name| element.attribute_with_ns(name, @uri)&.remove }
         end
@@ -73,12 +77,14 @@ module Norvel
           TRUE_WORDS.include?(attr(element, name))
         end
 
+        # The first child of this name, nil for none.
         def child(parent, name)
           element = parent.first_element_child
           element = element.next_element until element.nil? || (element.name == name && ours?(element))
           element
         end
 
+        # The children of this name.
         def children(parent, name)
           parent.element_children.select { |element| element.name == name && ours?(element) }
         end
@@ -88,6 +94,7 @@ module Norvel
           child(parent, name) || insert(parent, create(name), name)
         end
 
+        # Puts a child where the schema wants it among the others.
         def insert(parent, element, name = element.name)
           order = Names::ORDER.fetch(parent.name)
           rank = order.index(name) || order.size
@@ -102,6 +109,7 @@ module Norvel
           element
         end
 
+        # Takes the children of this name away.
         def drop(parent, name)
           children(parent, name).each(&:remove)
         end

@@ -42,12 +42,14 @@ module Norvel
           new(parse { Nokogiri::HTML5.fragment(source, max_tree_depth: DEEPEST) }).text
         end
 
+        # Raises UnreadableFile for more blocks than any text has.
         def self.refuse_more(source)
           count = 0
           source.scan(BLOCK) { count += 1 }
           Markup.refuse_more(count)
         end
 
+        # What the block parses. Raises UnreadableFile for what is nested too deeply.
         def self.parse
           yield
         rescue ArgumentError => error
@@ -66,6 +68,7 @@ module Norvel
           @white = true
         end
 
+        # The Markup::Text of the page.
         def text
           info = info()
           drop_title(info[:title])

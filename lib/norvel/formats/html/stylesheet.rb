@@ -39,6 +39,7 @@ module Norvel
           @length = length
         end
 
+        # {property => value} in CSS of a paragraph's look.
         def paragraph(look)
           css = {
             "text-indent" => length(look[:first_line]), "padding-left" => length([look[:indent_left], 0].max),
@@ -51,6 +52,7 @@ module Norvel
           css.merge(mapped(PARAGRAPH, look))
         end
 
+        # The same of the look of letters.
         def run(look)
           css = {"font-family" => family(look),
                  "font-size" => length(look[:size] * ((look[:position] == "normal") ? 1 : RAISED))}

@@ -23,6 +23,7 @@ module Norvel
           @level = 0
         end
 
+        # The page.
         def source
           body = blocks(@text.blocks)
           <<~HTML

@@ -17,6 +17,7 @@ module Norvel
         INFO = {"title" => :title, "author" => :author, "date" => :date, "lang" => :language, "language" => :language,
                 "subtitle" => :subtitle}.freeze
 
+        # The Markup::Text of the source.
         def self.text(source)
           new(source).text
         end
@@ -25,6 +26,7 @@ module Norvel
           @source = source.delete_prefix("\uFEFF").gsub(/\r\n?/, "\n")
         end
 
+        # The Markup::Text of the source.
         def text
           front = FRONT.match(@source[0, MOST_FRONT])
           body = front ? @source[front.end(0)..] : @source

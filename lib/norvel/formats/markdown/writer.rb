@@ -22,6 +22,7 @@ module Norvel
           @shift = (text.blocks.any? { |block| block.role == "title" }) ? 1 : 0
         end
 
+        # The text in Markdown.
         def source
           [front, body(@text.blocks), notes].reject(&:empty?).join("\n\n") + "\n"
         end

@@ -23,6 +23,7 @@ module Norvel
           @texts = {}
         end
 
+        # What an automatic style of paragraphs sets, and the style that it stands on.
         def paragraph(name)
           @paragraphs[name] ||= read_paragraph(name)
         end

@@ -14,10 +14,12 @@ module Norvel
 
         module_function
 
+        # A package without content.
         def container
           Container.new(Archive.build(parts, first: ["mimetype", TYPE]))
         end
 
+        # The same as one XML file.
         def flat
           FlatFile.new(%(#{HEAD}<office:document #{SPACES} office:version="#{VERSION}" office:mimetype="#{TYPE}">) +
             "<office:meta/><office:font-face-decls/><office:styles/>#{LAYOUTS}#{TEXT}</office:document>")
@@ -44,6 +46,8 @@ module Norvel
           %(#{HEAD}<manifest:manifest xmlns:manifest="#{uri}" manifest:version="#{VERSION}">#{entries.join}) +
             "</manifest:manifest>"
         end
+
+        private_class_method :parts, :root
       end
     end
   end

@@ -54,16 +54,19 @@ module Norvel
           frame
         end
 
+        # Puts a Mathml::Node into an element.
         def put_formula(holder, node)
           made = holder.add_child(@part.create("math:#{node.name}"))
           node.attributes.except("xmlns").each { |name, value| @part.set(made, "math:#{name}", value) }
           node.token? ? made.content = node.text : node.children.each { |child| put_formula(made, child) }
         end
 
+        # Where a sequence begins anew, as a formula of its field.
         def restart(name, said)
           @builder.restart(name, said)
         end
 
+        # The element at an edge of what a comment is about.
         def comment_edge(object, part)
           return if object.edge == "start" # said by the comment itself
           part.create("office:annotation-end", "office:name" => "comment#{object.comment}")

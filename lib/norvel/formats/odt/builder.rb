@@ -25,6 +25,7 @@ module Norvel
           @bytes_of = {}
         end
 
+        # The bytes of the new package.
         def bytes
           definitions.write
           styles
@@ -39,14 +40,17 @@ module Norvel
 
         # --- what its parts ask ---
 
+        # The names of styles by their ids: Keys.
         def keys
           @keys ||= Keys.new(document.styles, {})
         end
 
+        # The list styles: ListDefinitions.
         def definitions
           @definitions ||= ListDefinitions.new(document, blank, reader, keys)
         end
 
+        # The pool of automatic styles of a part.
         def automatic(part)
           @automatic ||= Hash.new { |all, one| all[one] = AutomaticStylePool.new(one, @package) }.compare_by_identity
           @automatic[part]
@@ -57,6 +61,7 @@ module Norvel
           @package.section(@package.styles, name)
         end
 
+        # {paragraph => its numbers} of all lists.
         def numbers
           @numbers ||= document.numbering.numbers(document)
         end

@@ -10,6 +10,7 @@ module Norvel
         MARKS = {Document::NoteMark => ->(mark) { [mark.of, mark.note] if mark.note },
                  Document::CommentMark => ->(mark) { ["comment", mark.comment] }}.freeze
 
+        # The document as an .odt tells it.
         def self.of(document)
           new(document).document
         end
@@ -28,6 +29,7 @@ module Norvel
           @counts = Hash.new(0)
         end
 
+        # The document as an .odt tells it.
         def document
           paragraphs = @document.paragraphs.map { |paragraph| retold(paragraph) }
           @document.with(paragraphs: paragraphs.freeze, stories: (beside + heads).freeze)

@@ -22,6 +22,7 @@ module Norvel
             !node.content.strip.empty?
         end
 
+        # {width:, height:, floating:} of a frame, in points.
         def size(node, part)
           width, height = %w[svg:width svg:height].map do |name|
             text = part.attr(node, name) and Length.from_file(text, "pt")
@@ -67,6 +68,8 @@ module Norvel
           end
           found.content = text
         end
+
+        private_class_method :shape_with_text?, :described
       end
     end
   end

@@ -52,6 +52,8 @@ module Norvel
           level = text.level || text.style[/\Aheading (\d)\z/i, 1] or return
           part.create("text:chapter", "text:display" => "name", "text:outline-level" => level)
         end
+
+        private_class_method :plain, :sequence, :reference, :bookmark, :chapter
       end
     end
   end

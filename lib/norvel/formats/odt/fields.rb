@@ -38,6 +38,7 @@ module Norvel
 
         module_function
 
+        # Is an element of this name a field?
         def field?(name)
           NAMES.key?(name)
         end
@@ -82,6 +83,8 @@ module Norvel
           return C::PageReference.new(bookmark:) if part.attr(node, "text:reference-format") == "page"
           C::Reference.new(bookmark:)
         end
+
+        private_class_method :sequence, :caption, :numerals, :reference
       end
     end
   end

@@ -35,14 +35,17 @@ module Norvel
         # The XML without its pictures.
         attr_reader :xml
 
+        # Is it one XML file, not a package?
         def flat?
           true
         end
 
+        # Names for the pictures that it holds within.
         def names
           (1..@pictures.size).map { |number| "pictures/#{number}" }
         end
 
+        # Is there a picture of this name?
         def include?(name)
           names.include?(name)
         end

@@ -26,6 +26,8 @@ module Norvel
         def faces(part)
           part.children(part.child(part.root, "office:font-face-decls"), "style:font-face")
         end
+
+        private_class_method :faces
       end
     end
   end

@@ -30,6 +30,7 @@ module Norvel
           share(values)
         end
 
+        # One PropertySet for all that set the same.
         def share(values)
           @sets[values] ||= Styles::PropertySet.new(values)
         end
@@ -78,6 +79,7 @@ module Norvel
           node.attribute_nodes.each { |attribute| attribute.remove if attribute.node_name == "contextual-spacing" }
         end
 
+        # Writes attributes that only this format knows.
         def self.write_others(node, part, was, now)
           return if was == now
           going = was.keys - now.keys

@@ -7,6 +7,7 @@ module Norvel
       module Indents
         module_function
 
+        # The left indent of a style in points, 0 where its chain says none.
         def of(sheet, style_id)
           chain = sheet.chain(sheet[style_id])
           found = chain.reverse.find { |style| style.paragraph[:indent_left].is_a?(Float) }

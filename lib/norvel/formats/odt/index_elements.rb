@@ -47,6 +47,8 @@ module Norvel
           node.add_child(part.create("text:index-entry-link-end"))
           node
         end
+
+        private_class_method :of_headings, :of_captions, :template
       end
     end
   end

@@ -12,6 +12,7 @@ module Norvel
 
         module_function
 
+        # {title:, author:, …} of meta.xml, nil where it says none.
         def read(part)
           meta = part&.child(part.root, "office:meta")
           found = FIELDS.transform_values { |name| text(part, meta, name) }
@@ -41,6 +42,8 @@ module Norvel
         def say_another(part, meta, word)
           meta.add_child(part.create(KEYWORD)).content = word
         end
+
+        private_class_method :text, :say, :say_another
       end
     end
   end

@@ -10,6 +10,7 @@ module Norvel
 
         module_function
 
+        # The bytes as a document or a template, as the extension says.
         def made(bytes, extension)
           wanted = TYPES.fetch(extension, TYPE)
           container = Container.new(bytes)

@@ -13,10 +13,12 @@ module Norvel
           @wrong = wrong(@reader.document)
         end
 
+        # Does every item count as the document says?
         def right?
           @wrong.empty?
         end
 
+        # The text part with the numbers said where they were wrong.
         def bytes
           part = @reader.package.content
           @wrong.each do |ordinal, number|

@@ -35,6 +35,7 @@ module Norvel
           read
         end
 
+        # The Document::Numbering of the lists that were read.
         def numbering
           Document::Numbering.new(@definitions, @lists)
         end
@@ -44,6 +45,7 @@ module Norvel
           @lists.fetch(id).definition_id
         end
 
+        # The ListLevel of a list, as the list has it.
         def level(id, number)
           list = @lists.fetch(id)
           list.overrides[number] || @definitions[list.definition_id].levels[number]

@@ -23,6 +23,7 @@ module Norvel
           @all = part ? read : {}
         end
 
+        # The Master of this name, nil for none.
         def [](name)
           @all[name]
         end
@@ -82,6 +83,7 @@ module Norvel
           @all.each_value.any? { |master| master.heads.each_value.any? { |which| which.key?(:even) } }
         end
 
+        # The element with the properties of a page layout.
         def properties(layout)
           layout && @part.child(layout, "style:page-layout-properties")
         end

@@ -50,6 +50,7 @@ module Norvel
           text.match?(/\A[A-Za-z_]/) ? text : format("_%x_", text.ord) + text[1..]
         end
 
+        # The name that an encoded one stands for (26300-3 19.502).
         def decoded(key)
           key.gsub(ENCODED) { [$1.hex].pack("U") }
         end

@@ -28,6 +28,7 @@ module Norvel
           text
         end
 
+        # Is it one XML file, not a package?
         def flat?
           @container.is_a?(FlatFile)
         end
@@ -38,18 +39,22 @@ module Norvel
           @container.read("mimetype")&.b&.strip || manifest_type
         end
 
+        # Is it a template?
         def template?
           type == TEMPLATE_TYPE
         end
 
+        # The part with the text.
         def content
           part("content.xml")
         end
 
+        # The part with styles and masters.
         def styles
           part("styles.xml")
         end
 
+        # The part with title, author and the like.
         def meta
           part("meta.xml")
         end
@@ -62,6 +67,7 @@ module Norvel
           @parts[name] = bytes && XmlPart.new(name || "document", bytes)
         end
 
+        # The parts that were asked for.
         def parsed
           @parts.values.compact
         end

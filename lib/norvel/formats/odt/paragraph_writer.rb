@@ -38,6 +38,7 @@ module Norvel
           true
         end
 
+        # The outline level of a paragraph, 0 for none.
         def level(document, paragraph)
           document.look(paragraph)[:outline_level]
         end
@@ -59,6 +60,7 @@ module Norvel
           [id, number, paragraph.direct.key?(:list_continues)]
         end
 
+        # Does its number come from the outline, not from a list?
         def numbered_as_heading?(document, paragraph, id)
           return true if outline?(document, id)
           return false if paragraph.direct.key?(:list_id)
@@ -66,6 +68,7 @@ module Norvel
           document.cascade.of_style(style, :paragraph)[:outline_level].positive?
         end
 
+        # Is the list of this id the outline's?
         def outline?(document, id)
           @definitions.headings?(document, document.numbering.list(id)&.definition_id)
         end

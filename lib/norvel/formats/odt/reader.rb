@@ -22,6 +22,7 @@ module Norvel
           @list_of = {}
         end
 
+        # The Document of the package.
         def document
           @document ||= begin
             read_styles
@@ -41,6 +42,7 @@ module Norvel
 
         # --- what the stories ask ---
 
+        # Where what hangs at an anchor stands: Anchors.
         def anchors
           @anchors ||= Anchors.new(package)
         end
@@ -68,6 +70,7 @@ module Norvel
           end
         end
 
+        # The id of the note that an element holds, which becomes a Story.
         def note(node, from)
           kind = (from.part.attr(node, "text:note-class") == "endnote") ? "endnote" : "footnote"
           id = (@notes[kind] += 1).to_s
@@ -76,6 +79,7 @@ module Norvel
           Document::NoteMark.new(of: kind, note: id)
         end
 
+        # The id of the comment that an element holds, which becomes a Story.
         def comment(node, from)
           name = from.part.attr(node, "office:name")
           id = name ? comment_id(name) : (@notes["comment"] += 1).to_s
@@ -88,6 +92,7 @@ module Norvel
           @head_nodes ||= {}
         end
 
+        # The id of the comment of this name.
         def comment_id(name)
           @comments[name] ||= (@notes["comment"] += 1).to_s
         end

@@ -31,6 +31,8 @@ module Norvel
           before.empty? ? body.prepend_child(made) : before.last.add_next_sibling(made)
           made
         end
+
+        private_class_method :place
       end
     end
   end

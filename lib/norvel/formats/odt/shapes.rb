@@ -88,6 +88,8 @@ module Norvel
           }
           (x2 - x1) * (y2 - y1) < 0
         end
+
+        private_class_method :kind, :fill, :line, :border, :rises?
       end
     end
   end

@@ -14,10 +14,12 @@ module Norvel
           @tops = @reader.text.nodes.paragraphs.map { |node| tops[top(node).pointer_id] }
         end
 
+        # Does an element of the body begin with this paragraph?
         def begins?(place)
           place.zero? || @tops[place] != @tops[place - 1]
         end
 
+        # The bytes of a file with these paragraphs; till: nil for the end.
         def bytes(from, till)
           package = Package.new(@source)
           blocks = package.text.element_children.to_a

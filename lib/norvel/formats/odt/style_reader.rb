@@ -23,6 +23,7 @@ module Norvel
           @elements = elements
         end
 
+        # The Styles::StyleSheet of the package.
         def style_sheet
           @style_sheet ||= Styles::StyleSheet.new(styles: styles.merge(@lists.styles),
             paragraph_defaults: defaults(:paragraph), run_defaults: defaults(:run))

@@ -48,6 +48,8 @@ module Norvel
             "style:leader-text" => LEADER_TEXTS.key(stop.leader)
           }
         end
+
+        private_class_method :leader, :attributes
       end
     end
   end

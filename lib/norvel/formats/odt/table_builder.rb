@@ -13,6 +13,7 @@ module Norvel
           @builder = builder
         end
 
+        # The table:table of a table; the block fills each cell.
         def build(table, &fill)
           node = @part.create("table:table", "table:name" => "Table#{@builder.next_table}",
             "table:style-name" => style(table))

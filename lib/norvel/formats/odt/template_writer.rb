@@ -18,6 +18,7 @@ module Norvel
           @part = @package.content
         end
 
+        # The bytes of the template.
         def bytes
           show_styles
           forget_author

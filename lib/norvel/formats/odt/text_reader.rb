@@ -45,6 +45,7 @@ module Norvel
 
         # --- what lines ask ---
 
+        # A number for one more field.
         def next_field
           @fields += 1
         end
@@ -54,10 +55,12 @@ module Norvel
           @shared.note(node, self)
         end
 
+        # The id of the comment that an element holds.
         def comment(node)
           @shared.comment(node, self)
         end
 
+        # The id of the comment of this name.
         def comment_id(name)
           @shared.comment_id(name)
         end

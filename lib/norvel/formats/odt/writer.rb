@@ -15,6 +15,7 @@ module Norvel
           @changed = {}.compare_by_identity
         end
 
+        # The bytes of the file as the document is now.
         def bytes
           numbering
           styles

@@ -16,6 +16,7 @@ module Norvel
           @spaces = {}
         end
 
+        # Its root element.
         def root
           @xml.root
         end
@@ -27,6 +28,7 @@ module Norvel
           element.attribute_with_ns(local, Names::SPACES.fetch(prefix))&.value
         end
 
+        # Sets an attribute by its name with prefix.
         def set(element, name, value)
           prefix, local = name.split(":")
           existing = element.attribute_with_ns(local, Names::SPACES.fetch(prefix))
@@ -37,6 +39,7 @@ module Norvel
           attribute.namespace = space(prefix)
         end
 
+        # Takes attributes away.
         def unset(element, *names)
           names.each do |name|
             prefix, local = name.split(":")
@@ -55,12 +58,14 @@ module Norvel
           prefix = PREFIXES[element.namespace&.href] and "#{prefix}:#{element.name}"
         end
 
+        # The first child of this name with prefix, nil for none.
         def child(parent, name)
           element = parent&.first_element_child
           element = element.next_element until element.nil? || is?(element, name)
           element
         end
 
+        # The children of these names, in order.
         def children(parent, *names)
           parent ? parent.element_children.select { |element| names.any? { |name| is?(element, name) } } : []
         end
@@ -70,6 +75,7 @@ module Norvel
           child(parent, name) || parent.add_child(create(name))
         end
 
+        # A new element with these attributes, those that are nil left out.
         def create(name, attributes = {})
           prefix, local = name.split(":")
           element = @xml.create_element(local)

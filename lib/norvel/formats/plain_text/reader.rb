@@ -13,6 +13,7 @@ module Norvel
         NUMBER = /\A\s{0,6}\(?(\d{1,3})[.)]\s+(?=\S)/
         WRAPPED = 40..100 # characters a line that was broken by hand is long: common practice
 
+        # The Markup::Text of the source.
         def self.text(source)
           new(source).text
         end
@@ -24,6 +25,7 @@ module Norvel
           @keys = 0
         end
 
+        # The Markup::Text of the source.
         def text
           made = groups.flat_map { |lines| blocks(lines) }.freeze
           Markup.refuse_more(made.size)

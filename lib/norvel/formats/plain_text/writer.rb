@@ -14,6 +14,7 @@ module Norvel
           @notes, @met = {}, []
         end
 
+        # The text without any markup.
         def source
           body = @text.blocks.chunk_while { |one, other| together?(one, other) }
             .map { |group| group.map { |block| block(block) }.join("\n") }

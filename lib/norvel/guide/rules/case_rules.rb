@@ -26,6 +26,7 @@ module Norvel
           asked.to_h { |rule, _| [rule, "title and sentence case can't be told in the language of the text"] }
         end
 
+        # What any one of is asked for.
         def self.list(value)
           value.is_a?(Hash) ? value["any_of"] : [value]
         end

@@ -15,6 +15,7 @@ module Norvel
         HAND = Survey::ByHand
         SENSE = Survey::WhiteSpace
 
+        # A mend that does one job of the plan.
         def self.mend(name, label)
           Mend.new(name:, label:, safe: true, steps: [[name.to_sym]])
         end

@@ -34,6 +34,7 @@ module Norvel
           !Rules["clean.caption"].asked(guide).nil? && guide.role("caption").empty?
         end
 
+        # The names of the rules about a role.
         def self.asked_of(guide, role)
           names = [*("style" if guide.role(role)["style"]), *guide.requirements(role).keys]
           names.map { |name| name_of(role, name) }

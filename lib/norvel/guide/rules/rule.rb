@@ -10,6 +10,7 @@ module Norvel
       #   switch    where a guide switches it on, as ["clean", "double_spaces"]; nil for rules that are stated otherwise
       #   severity  unless the guide says another
       Rule = Value.define(:name, :goes_by, :stage, :switch, :severity, severity: "must") do
+        # Is it the declaration of a rule of this name?
         def covers?(rule)
           File.fnmatch(name, rule)
         end

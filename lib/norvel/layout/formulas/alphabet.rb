@@ -44,6 +44,8 @@ module Norvel
           end
           code ? OLDER.fetch(code) { [code].pack("U") } : character
         end
+
+        private_class_method :letter
       end
     end
   end

@@ -16,6 +16,7 @@ module Norvel
       #   marks            [Letters, Shape or Bar, …]
       #   single           is it one glyph, which scripts stand nearer to?
       Box = Struct.new(:width, :ascent, :descent, :italic, :marks, :single, keyword_init: true) do
+        # A box with nothing in it, so many points wide.
         def self.empty(width = 0.0)
           new(width:, ascent: 0.0, descent: 0.0, italic: 0.0, marks: [], single: false)
         end
@@ -28,6 +29,7 @@ module Norvel
             marks: placed.flat_map { |box, x, down| box.moved(x, down) })
         end
 
+        # From top to bottom, in points.
         def height
           ascent + descent
         end

@@ -16,6 +16,7 @@ module Norvel
           face.constant(name) * size
         end
 
+        # The style of scripts within it.
         def scripts
           Style.new(base, level + 1, false)
         end

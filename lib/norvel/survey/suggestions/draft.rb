@@ -20,6 +20,7 @@ module Norvel
           neighbours
         end
 
+        # What running text looks like: Body.
         def body
           @body ||= Body.new(document, @worded)
         end
@@ -29,10 +30,12 @@ module Norvel
           @document.paragraphs.all? { |paragraph| @found.key?(paragraph.id) }
         end
 
+        # Suggests a role, with confidence and reasons.
         def put(paragraph, role, confidence, *because)
           @found[paragraph.id] = Suggestion.new(role, confidence, because)
         end
 
+        # Is a role suggested for it already?
         def known?(paragraph)
           @found.key?(paragraph.id)
         end
@@ -47,6 +50,7 @@ module Norvel
           "#<Draft of #{@document.inspect}>"
         end
 
+        # The role suggested for it, nil for none.
         def role(paragraph)
           @found[paragraph.id]&.role
         end
@@ -61,23 +65,28 @@ module Norvel
           @worded[@places.fetch(paragraph.id) + 1]
         end
 
+        # The paragraph with words before it, nil for none.
         def preceding(paragraph)
           place = @places.fetch(paragraph.id)
           @worded[place - 1] if place.positive?
         end
 
+        # Those with words before and after it.
         def beside(paragraph)
           [preceding(paragraph), following(paragraph)].compact
         end
 
+        # Its Look.
         def look(paragraph)
           @document.look(paragraph)
         end
 
+        # The Look of most of its letters.
         def letters(paragraph)
           @document.letter_look(paragraph)
         end
 
+        # Of most of its letters, in points.
         def size(paragraph)
           letters(paragraph)[:size]
         end
@@ -97,6 +106,7 @@ module Norvel
             !l[:small_caps] && l[:underline] == "none" && look(paragraph)[:align] != "center"
         end
 
+        # Is it larger or heavier than running text, or in capitals?
         def stands_out?(paragraph)
           size(paragraph) >= body.size + 0.5 || (letters(paragraph)[:bold] && !body.bold?) ||
             Traits.of(paragraph).capitals?

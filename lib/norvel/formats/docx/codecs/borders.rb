@@ -16,6 +16,7 @@ module Norvel
               more: (more.freeze unless more.empty?))
           end
 
+          # {attribute => its text} of a line.
           def self.attributes(line)
             color = (line.color == "auto") ? "auto" : line.color.delete("#").upcase
             {val: line.kind, sz: (line.width * 8).round.to_s, space: Length.plain(line.space.round), color:,

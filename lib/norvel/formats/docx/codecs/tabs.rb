@@ -18,6 +18,7 @@ module Norvel
               leader: LEADERS[attributes[:leader]])
           end
 
+          # {attribute => its text} of a stop.
           def self.attributes(stop)
             {val: ALIGNMENTS.key(stop.align), pos: Length.whole(stop.place, "twip").to_s,
              leader: LEADERS.key(stop.leader)}.compact
