@@ -48,10 +48,12 @@ module Norvel
       unpack.finish(document.with(paragraphs: paragraphs.freeze, **unpack.others(data[:others])), data[:others])
     end
 
+    # Plain data as bytes.
     def deflate(data)
       Zlib.deflate(JSON.generate(data), Zlib::BEST_SPEED)
     end
 
+    # The plain data of such bytes. Raises Error for another edition's.
     def inflate(bytes)
       data = JSON.parse(Zlib.inflate(bytes), symbolize_names: true)
       raise Error, "This document was saved by another edition of Norvel." unless READABLE.include?(data[:version])

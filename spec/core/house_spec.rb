@@ -36,6 +36,12 @@ RSpec.describe "The house" do
       .filter_map { |line, number| "#{path}:#{number}" if line.size > 120 }
   end
 
+  it "says of every public method of the core what it is for" do
+    methods = PublicMethods.new
+    expect(methods.all.size).to be > 2_000
+    expect(methods.bare).to eq []
+  end
+
   it "lets no view compute: no assignment of a query, no method definitions" do
     busy = sources.grep(/\.erb\z/).select { |path| File.read(path).match?(/<%[-=]* *(?:def |require|\w+\.where\()/) }
     expect(busy).to be_empty

@@ -2,7 +2,7 @@
 
 module Norvel
   module Consistency
-    # What subjects share. Each answers +odds+.
+    # What subjects share.
     class Subject
       FEW = 3 # alike at least, for there to be a usual way
       MOST = 0.75 # of them
@@ -10,6 +10,11 @@ module Norvel
       def initialize(document, settled)
         @document = document
         @settled = settled
+      end
+
+      # [Odd, …] in the order of the text; nothing where there is no usual way.
+      def odds
+        raise NotImplementedError
       end
 
       private

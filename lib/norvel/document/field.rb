@@ -18,10 +18,12 @@ module Norvel
         computes.kind
       end
 
+      # What it counts as in an Inventory.
       def kind
         :field
       end
 
+      # What tells it from others of its kind in an Inventory.
       def key
         does
       end

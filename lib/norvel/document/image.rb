@@ -17,6 +17,7 @@ module Norvel
     #   formula        its structure where it is mathematics, as the source of a Mathml::Node; nil for images
     Image = Value.define(:id, :description, :decorative, :path, :width, :height, :floating, :anchorage, :crop, :turn,
       :formula, :shape, decorative: false, floating: false, turn: 0.0) do
+      # What it counts as in an Inventory.
       def kind
         :image
       end
@@ -27,6 +28,7 @@ module Norvel
       end
 
       # What it is to the seal: a description may be changed, the image not.
+      # What tells it from others of its kind in an Inventory.
       def key
         path || "drawn"
       end

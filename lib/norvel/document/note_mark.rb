@@ -6,10 +6,12 @@ module Norvel
     #   of    "footnote" or "endnote"
     #   note  the id of its Story; nil for the mark at the note's own beginning
     NoteMark = Value.define(:of, :note) do
+      # What it counts as in an Inventory.
       def kind
         note ? :note_mark : :note_sign
       end
 
+      # What tells it from others of its kind in an Inventory.
       def key
         "#{of} #{note}"
       end

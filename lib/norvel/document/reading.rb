@@ -18,6 +18,7 @@ module Norvel
         @things[name]
       end
 
+      # Keeps what was worked out.
       def []=(name, thing)
         @things[name] = thing
       end

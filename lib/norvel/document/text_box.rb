@@ -9,10 +9,12 @@ module Norvel
     #   shape   Shape that is drawn around it, nil for none
     #   parent  id of the cell or box that the anchor stands in, or nil
     TextBox = Value.define(:id, :parent, :width, :height, :floating, :anchorage, :shape, floating: true) do
+      # What it counts as in an Inventory.
       def kind
         :box
       end
 
+      # What tells it from others of its kind in an Inventory.
       def key
         "box"
       end

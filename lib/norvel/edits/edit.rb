@@ -2,12 +2,20 @@
 
 module Norvel
   module Edits
-    # A change to a document that can be looked at first, made, and taken back. A subclass answers
-    #   change(document)   the document as it would be, the same for the same document; raises Refused
-    #   title(document)    what a person reads in the ledger: "Put 3 paragraphs in Heading 2"
+    # A change to a document that can be looked at first, made, and taken back. A subclass answers change and title,
     # and, where it may, removes_white_space?, changes_text?, changes_heads?, rewrites, signs_counted, changes_objects?
     # or kinds_changed; details(document) where it does many things.
     class Edit
+      # The document as it would be, the same for the same document. Raises Refused.
+      def change(_document)
+        raise NotImplementedError
+      end
+
+      # What a person reads in the ledger: "Put 3 paragraphs in Heading 2".
+      def title(_document)
+        raise NotImplementedError
+      end
+
       # Makes the change under the seal. Raises Refused, BrokenSeal.
       def apply(document)
         after = change(document)

@@ -98,6 +98,7 @@ module Norvel
       join_lines: ->(list, _) { Edits::JoinLines.new(Mend.ids(list)) }
     }.freeze
 
+    # Ids of the paragraphs that findings are about.
     def Mend.ids(findings)
       findings.filter_map(&:paragraph)
     end

@@ -56,6 +56,7 @@ module Norvel
         false
       end
 
+      # The job that it does.
       def kind
         mend.steps.first.first.to_s
       end

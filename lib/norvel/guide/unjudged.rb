@@ -11,6 +11,7 @@ module Norvel
           "Nothing of the document is lost, and every change can be taken back."
       end
 
+      # Findings, and all that are lists of them: none.
       def findings
         []
       end

@@ -44,6 +44,7 @@ module Norvel
 
       # The levels of the line; by their place in the text, the paragraph's own beyond.
       LineLevels = Struct.new(:first, :levels, :base) do
+        # The level of a character.
         def [](place)
           levels[place - first] || base
         end

@@ -23,6 +23,7 @@ module Norvel
           new(PageFields.new(result).texts, sheets)
         end
 
+        # Do fields and notes say what they said?
         def same?(other)
           texts == other.texts && note_sheets == other.note_sheets
         end
@@ -60,6 +61,7 @@ module Norvel
 
       # A number and how it is printed where a field asks for no numerals of its own.
       Value = Struct.new(:number, :text) do
+        # {field's id => its words} in a paragraph.
         def in(numerals)
           (numerals && number) ? Document::Numerals.write(number, numerals) : text
         end

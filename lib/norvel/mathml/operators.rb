@@ -40,6 +40,7 @@ module Norvel
         ENTRIES.fetch(kind(sign))
       end
 
+      # The kind of a sign: a key of ENTRIES.
       def kind(sign)
         SIGNS.fetch(sign, :relation)
       end

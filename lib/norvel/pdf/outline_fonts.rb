@@ -44,6 +44,7 @@ module Norvel
         bytes
       end
 
+      # The text in codes of the subset: [[subset, codes], …].
       def encode_text(text, options = {})
         text.each_char { |character| (@shown ||= {})[unicode_glyph(character)] ||= character }
         super

@@ -33,6 +33,7 @@ module Norvel
         @list ||= @document.paragraphs.filter_map { |paragraph| caption(paragraph) if caption?(paragraph) }
       end
 
+      # Those whose numbers are typed.
       def typed
         list.reject(&:counted?)
       end

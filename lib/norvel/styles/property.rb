@@ -42,6 +42,7 @@ module Norvel
         (value.nil? && !merges) ? "none" : type.spoken(value, unit)
       end
 
+      # Are two values the same to a reader?
       def same?(one, other)
         return one == other if (one.nil? || other.nil?) && !merges
         type.same?(one, other)

@@ -7,14 +7,17 @@ module Norvel
     # reader (same?).
     module Types
       class Any
+        # As a person reads it.
         def spoken(value, _unit = "pt")
           value.to_s
         end
 
+        # As the command line's JSON has it.
         def json(value)
           value
         end
 
+        # What a person typed, as a value. Raises Refused.
         def typed(text)
           text.to_s.strip
         end
@@ -24,6 +27,7 @@ module Norvel
           value
         end
 
+        # Are two values the same to a reader?
         def same?(one, other)
           one == other
         end

@@ -14,15 +14,18 @@ module Norvel
 
       module_function
 
+      # Why the tabs at its start stay, nil where they need not.
       def of_tabs(paragraph, role)
         KEPT[role] || ("more tabs set it in columns" if paragraph.seen_text.strip.count("\t") > 1)
       end
 
+      # Why the spaces at its start stay, nil where they need not.
       def of_leading_spaces(paragraph, role)
         return KEPT[role] if KEPT[role]
         "so many spaces put it at a place" if paragraph.seen_text[ByHand::LEADING_SPACE].size >= CENTRED
       end
 
+      # Why spaces in a row stay, nil where they need not.
       def of_double_spaces(paragraph, role)
         KEPT[role] || ("so many spaces set words in columns" if COLUMNS.match?(paragraph.seen_text.strip))
       end

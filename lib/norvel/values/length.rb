@@ -61,10 +61,12 @@ module Norvel
       # The unit that whoever reads is used to; nil for points, and millimetres of sheets. Set once by an application.
       attr_accessor :unit
 
+      # The unit in which a bare number is read.
       def reading
         unit || "pt"
       end
 
+      # The unit that sheets of paper are said in.
       def of_sheets
         unit || "mm"
       end

@@ -60,6 +60,7 @@ module Norvel
           true
         end
 
+        # Does a slot that is set twice go back?
         def toggle?(slot)
           TOGGLES.include?(slot)
         end

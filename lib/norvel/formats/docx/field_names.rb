@@ -24,6 +24,7 @@ module Norvel
           part.root.xpath(".//*[local-name()='instrText'] | .//*[local-name()='fldSimple']/@*[local-name()='instr']")
         end
 
+        # An instruction with the styles that it names by other names.
         def renamed(instruction, names)
           case instruction
           when /\A\s*TOC\b/i then instruction.gsub(LISTED) { |list|

@@ -43,6 +43,7 @@ module Norvel
           end
         end
 
+        # The same of an element whose w:val says it all.
         def read_plain(child, slot, codec, part, values)
           known = @plain[codec]
           text = part.attr(child, "val")
@@ -50,6 +51,7 @@ module Norvel
           values[slot] = value unless value.nil?
         end
 
+        # A value within what its property can be.
         def held(slot, value)
           value.nil? ? nil : Styles::Properties[slot].type.held(value)
         end

@@ -12,6 +12,7 @@ module Norvel
 
         module_function
 
+        # {title:, author:, …} of the package, nil where it says none.
         def read(package)
           bytes = package.core_path && package.container.read(package.core_path)
           return FIELDS.transform_values { nil } unless bytes

@@ -228,7 +228,8 @@ module Norvel
         end
 
         private_class_method :within, :part, :property, :on?, :of, :make, :run_says, :on_run?, :token, :variant,
-          :limits, :sign, :fence, :mark?, :stacked
+          :limits, :sign, :fence, :mark?, :stacked, :fraction, :root, :sub, :sup, :sub_sup, :before, :below, :over,
+          :large, :brackets, :accent, :bar, :group, :function, :matrix, :lines, :run, :unseen, :boxed
       end
     end
   end

@@ -55,6 +55,8 @@ module Norvel
           numbers = values.to_h { |key, value| [key, (key == :columns) ? value.to_i : value.to_f] }
           Document::PageStyle.new(name:, **numbers)
         end
+
+        private_class_method :variables, :text
       end
     end
   end

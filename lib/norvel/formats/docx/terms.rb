@@ -9,18 +9,22 @@ module Norvel
 
         module_function
 
+        # Types of styles that it has.
         def types
           %w[paragraph character numbering]
         end
 
+        # Does it take this style over?
         def keeps?(_style)
           true
         end
 
+        # Is a name one style's alone, of whatever type?
         def shared_names?
           true
         end
 
+        # Can a style of paragraphs name one of words?
         def linked?
           true
         end
@@ -30,14 +34,17 @@ module Norvel
           true
         end
 
+        # {slot => true} of what can be set on :paragraph or :run.
         def slots(place)
           SLOTS.fetch(place)
         end
 
+        # The name that is usual there for a style.
         def name(names, name, base)
           base ? "Normal" : names.key(name) || name
         end
 
+        # An id for a style of this name that is not taken.
         def id(name, _style, taken)
           stem = name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9]/, "")
           stem = "Style" if stem.empty?
@@ -46,11 +53,13 @@ module Norvel
         end
 
         # Definitions have numbers.
+        # {id of a list => its id there}
         def definition_ids(ids)
           ids.each_with_index.to_h { |id, number| [id, number.to_s] }
         end
 
         # A file has a base style of each kind.
+        # The styles, told which are the defaults.
         def defaults(styles)
           base = styles.any? { |style| style.paragraph? && style.default }
           added = [

@@ -16,18 +16,22 @@ module Norvel
           [name, seen[name]]
         end
 
+        # Slots whose value others supply.
         def supplied
           NONE
         end
 
+        # Does a slot add to the level below it?
         def merges?(slot)
           slot != :tabs
         end
 
+        # Does a slot that is set twice go back?
         def toggle?(_slot)
           false
         end
 
+        # What a list sets, among what the style and the hand set.
         def with_list(styles, direct, list, supplier)
           Docx::CascadeRules.with_list(styles, direct, list, supplier)
         end

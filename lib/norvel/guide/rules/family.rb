@@ -3,8 +3,7 @@
 module Norvel
   class Guide
     module Rules
-      # A family of rules, declared in its RULES: +findings+ are those on the document as a whole, +on+ those that a
-      # paragraph alone gives rise to.
+      # A family of rules, declared in its RULES.
       class Family
         # Do its findings on a paragraph follow from the look that styles give it? Else they stay as long as the
         # paragraph does.
@@ -23,10 +22,12 @@ module Norvel
           @document = check.document
         end
 
+        # Findings on the document as a whole.
         def findings
           []
         end
 
+        # Findings that a paragraph alone gives rise to.
         def on(_paragraph)
           []
         end

@@ -21,6 +21,7 @@ module Norvel
 
         NOWHERE = [0.0, 0.0, 0.0, 0.0].freeze
 
+        # The one that ships with Norvel.
         def self.shipped
           @shipped ||= new(File.join(Fonts::FOLDER, Fonts::MATHS))
         end
@@ -58,6 +59,7 @@ module Norvel
           found unless found.nil? || found.zero?
         end
 
+        # The width of a glyph, of one em.
         def advance(glyph)
           @metrics.for(glyph).advance_width / @units
         end

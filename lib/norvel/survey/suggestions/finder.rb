@@ -3,7 +3,7 @@
 module Norvel
   module Survey
     class Suggestions
-      # Finds paragraphs of some roles in a Draft. A subclass answers find.
+      # Finds paragraphs of some roles in a Draft.
       class Finder
         extend Forwardable
 
@@ -12,6 +12,11 @@ module Norvel
 
         def initialize(draft)
           @draft = draft
+        end
+
+        # Puts what it suggests in the draft.
+        def find
+          raise NotImplementedError
         end
 
         private

@@ -12,6 +12,17 @@ module Norvel
             @element = element
           end
 
+          # The value that an element says, nil for none.
+          def read(_element, _part)
+            raise NotImplementedError
+          end
+
+          # Says a value in the element under +parent+.
+          def put(_parent, _value, _part)
+            raise NotImplementedError
+          end
+
+          # Takes away what says the value.
           def clear(parent, part)
             part.drop(parent, element)
           end

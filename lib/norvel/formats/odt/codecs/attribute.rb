@@ -14,6 +14,11 @@ module Norvel
             @names = [name, *beside].freeze
           end
 
+          # The value that attributes say, nil for none; fonts: {name of a font face => its family}.
+          def read(_attributes, _fonts)
+            raise NotImplementedError
+          end
+
           # {attribute => text} for a value; the others of its names taken out.
           def write(value)
             gone = @names.to_h { |name| [name, nil] }
