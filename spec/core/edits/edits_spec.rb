@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Edits do
+  include Values
+
   it "clears direct formatting and keeps emphasis where words stand out" do
-    document = docx(p(r("A plain text about ", "<w:sz w:val=\"20\"/>") +
-      r("Salt and Timber", "<w:i/><w:sz w:val=\"20\"/>") + r(" and more of it.", "<w:sz w:val=\"20\"/>"),
-      '<w:jc w:val="both"/>') + p(r("All bold", "<w:b/>")))
+    document = made(p(r("A plain text about ", size: 10.0) +
+      r("Salt and Timber", italic: true, size: 10.0) + r(" and more of it.", size: 10.0),
+      align: "justify") + p(r("All bold", bold: true)))
     after = described_class::ClearDirect.new(:all, keep_emphasis: true).apply(document).after
     expect(after.paragraphs.map { |paragraph|
       [paragraph.direct.empty?,
@@ -14,25 +16,24 @@ RSpec.describe Norvel::Edits do
   end
 
   it "keeps upright words upright in an italic style, since toggles turn over" do
-    document = docx(%(<w:p><w:pPr><w:pStyle w:val="Q"/></w:pPr>#{r("a long italic quotation with ")}<w:r><w:rPr>) +
-      %(<w:rStyle w:val="E"/><w:sz w:val="30"/></w:rPr><w:t>emphasis</w:t></w:r></w:p>),
-      styles: style("Q", "Quote", rpr: "<w:i/>") + style("E", "Emphasis", type: "character", rpr: "<w:i/>"))
+    document = made(p(r("a long italic quotation with ") + r("emphasis", style: "E", size: 15.0), style: "Q"),
+      styles: style("Q", "Quote", italic: true) + style("E", "Emphasis", type: "character", italic: true))
     after = described_class::ClearDirect.new(:all, keep_emphasis: true).apply(document).after
     expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:italic] }).to eq [true, false]
     expect(after.paragraphs[0].runs[1].direct).to be_empty
   end
 
   it "keeps what carries meaning: positions, languages, lists, symbols" do
-    document = docx(p(r("2", '<w:vertAlign w:val="superscript"/><w:sz w:val="30"/>') +
-      r("mot", '<w:lang w:val="fr"/>') + r("\uF0B7", '<w:rFonts w:ascii="Symbol" w:hAnsi="Symbol"/>'),
-      '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="3"/></w:numPr><w:spacing w:after="40"/>'))
+    document = made(p(r("2", position: "super", size: 15.0) +
+      r("mot", language: "fr") + r("\uF0B7", font: "Symbol"),
+      list_id: 3, list_level: 0, space_after: 2.0))
     after = described_class::ClearDirect.new(:all).apply(document).after
     expect([after.paragraphs[0].direct.keys, after.paragraphs[0].runs.map { |run| run.direct.keys }])
       .to eq [%i[list_id list_level], [[:position], [:language], [:font]]]
   end
 
   it "turns leading tabs into a first-line indent where the style has none" do
-    document = docx(p(r("\tText begins")) + p(r("\tText"), '<w:ind w:firstLine="400"/>'))
+    document = made(p(r("\tText begins")) + p(r("\tText"), first_line: 20.0))
     after = described_class::IndentWithoutTabs.new([1, 2]).apply(document).after
     expect(after.paragraphs.map { |paragraph| [paragraph.text, after.look(paragraph)[:first_line]] })
       .to eq [["Text begins", 36.0], ["Text", 20.0]]
@@ -41,20 +42,20 @@ RSpec.describe Norvel::Edits do
   end
 
   it "gives a style the space that blank paragraphs stood for (one at 11 pt is about 12 pt: common practice)" do
-    document = docx((p(r("Text")) + p("")) * 4, defaults: defaults("Calibri", 22))
+    document = made((p(r("Text")) + p("")) * 4, defaults: defaults("Calibri", 22))
     after = described_class::RemoveBlankParagraphs.new(:all).apply(document).after
     expect([after.paragraphs.size, after.look(after.paragraphs[0])[:space_after]]).to eq [4, 12.0]
   end
 
   it "joins lines inside sentences and leaves verse and addresses" do
-    document = docx(p(r("The tide turned,\nand the wheel stood.")) + p(r("Harbour Authority\nRavelmouth")))
+    document = made(p(r("The tide turned,\nand the wheel stood.")) + p(r("Harbour Authority\nRavelmouth")))
     after = described_class::JoinLines.new([1, 2]).apply(document).after
     expect(after.paragraphs.map(&:text))
       .to eq ["The tide turned, and the wheel stood.", "Harbour Authority\nRavelmouth"]
   end
 
   it "refuses what can't be done, and says why" do
-    document = docx(p(r("x")))
+    document = made(p(r("x")))
     expect { described_class::PutInStyle.new([1], "Normal; Gone").apply(document) }
       .to raise_error(Norvel::Refused, /comma or semicolon/)
     expect { described_class::PutInStyle.new([99], "Normal", hand: :stays).apply(document) }
@@ -72,11 +73,11 @@ RSpec.describe Norvel::Edits do
 
       def title(_document) = "Steal a word"
     end
-    expect { thief.new.apply(docx(p(r("word")))) }.to raise_error(Norvel::BrokenSeal)
+    expect { thief.new.apply(made(p(r("word")))) }.to raise_error(Norvel::BrokenSeal)
   end
 
   it "tells what several edits did, each by what the ones before left" do
-    document = docx(p("") + p(r("a")) + p(r("b", "<w:b/>")))
+    document = made(p("") + p(r("a")) + p(r("b", bold: true)))
     blanks = Norvel::Edits::RemoveBlankParagraphs.new(:all, keep_gaps: false)
     several = Norvel::Edits::Several.new([blanks, blanks, Norvel::Edits::ClearDirect.new(:all)])
     expect(several.details(document))

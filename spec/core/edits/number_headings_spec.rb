@@ -1,9 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Edits::NumberHeadings do
+  include Values
+
   let(:document) do
-    docx([1, 2, 2, 3, 1, 2].map { |n| p(r("Head"), %(<w:pStyle w:val="H#{n}"/>)) }.join,
-      styles: (1..3).map { |n| style("H#{n}", "heading #{n}", based_on: (n == 1) ? nil : "H1") }.join)
+    made([1, 2, 2, 3, 1, 2].flat_map { |n| p(r("Head"), style: "H#{n}") },
+      styles: (1..3).flat_map { |n| style("H#{n}", "Heading #{n}", based_on: (n == 1) ? nil : "H1") })
   end
 
   def markers(document) = document.markers.values
@@ -58,9 +60,11 @@ RSpec.describe Norvel::Edits::NumberHeadings do
 end
 
 RSpec.describe Norvel::Edits::TakeTypedNumbers do
+  include Values
+
   def numbered(*heads, scheme: "decimal", **options)
-    document = docx(heads.map { |text| p(r(text), %(<w:pStyle w:val="H#{text[/\A\s*\d+\.\d/] ? 2 : 1}"/>)) }.join,
-      styles: style("H1", "heading 1") + style("H2", "heading 2"))
+    document = made(heads.flat_map { |text| p(r(text), style: "H#{text[/\A\s*\d+\.\d/] ? 2 : 1}") },
+      styles: style("H1", "Heading 1") + style("H2", "Heading 2"))
     Norvel::Edits::NumberHeadings.new(scheme, **options).apply(document).after
   end
 
@@ -93,11 +97,11 @@ RSpec.describe Norvel::Edits::TakeTypedNumbers do
   end
 
   it "keeps the formatting of what stays, and the file's runs" do
-    document = docx(p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"), '<w:pStyle w:val="H2"/>'),
-      styles: style("H1", "heading 1") + style("H2", "heading 2"))
+    document = made(p(r("1.1 ", bold: true) + r("Low ") + r("water", italic: true), style: "H2"),
+      styles: style("H1", "Heading 1") + style("H2", "Heading 2"))
     numbered = Norvel::Edits::NumberHeadings.new("decimal")
-      .apply(docx(p(r("x"), '<w:pStyle w:val="H1"/>') + p(r("1.1 ", "<w:b/>") + r("Low ") + r("water", "<w:i/>"),
-        '<w:pStyle w:val="H2"/>'), styles: style("H1", "heading 1") + style("H2", "heading 2"))).after
+      .apply(made(p(r("x"), style: "H1") + p(r("1.1 ", bold: true) + r("Low ") + r("water", italic: true),
+        style: "H2"), styles: style("H1", "Heading 1") + style("H2", "Heading 2"))).after
     again = reread(described_class.new.apply(numbered).after).paragraphs[1]
     expect(again.runs.map { |run| [run.text, run.direct.values] }).to eq [["Low ", {}], ["water", {italic: true}]]
     expect(described_class.places(document)).to be_empty
@@ -105,12 +109,14 @@ RSpec.describe Norvel::Edits::TakeTypedNumbers do
 end
 
 RSpec.describe Norvel::Edits::NumberHeadings, "without numbers for some" do
+  include Values
+
   names = ["Acknowledgements", "Abstract", "The Harbour", "The Gate", "References"]
 
   %w[docx odt].each do |format|
     it "counts from the first chapter, whatever stands before it, in #{format}" do
-      made = docx(names.map { |text| p(r(text), '<w:pStyle w:val="C"/>') + p(r("Some text of it.")) }.join,
-        styles: style("C", "Chapter Title", ppr: '<w:outlineLvl w:val="0"/>'))
+      made = made(names.flat_map { |text| p(r(text), style: "C") + p(r("Some text of it.")) },
+        styles: style("C", "Chapter Title", outline_level: 1))
       document = (format == "docx") ? made : Norvel::Formats.read(Norvel::Formats.write(made, as: "odt").bytes,
         name: "made.odt")
       heads = document.paragraphs.reject { |one| one.text.start_with?("Some") }

@@ -2,18 +2,20 @@
 
 # One value for many: in the styles that they wear.
 RSpec.describe Norvel::Edits::SetValue do
+  include Values
+
   let(:running) do
     "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years."
   end
   let(:styles) do
     style("BodyText", "Body Text", based_on: "Normal") + style("Quote", "Block Quote", based_on: "BodyText",
-      ppr: '<w:ind w:left="720"/>') +
-      style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>', rpr: "<w:b/>")
+      indent_left: 36.0) +
+      style("Heading1", "Heading 1", based_on: "Normal", outline_level: 1, bold: true)
   end
   let(:document) do
-    docx(p(r("Sources"), '<w:pStyle w:val="Heading1"/>') + p(r(running), '<w:pStyle w:val="BodyText"/>') * 2 +
-      p(r(running), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300" w:lineRule="auto"/>') +
-      p(r(running), '<w:pStyle w:val="Quote"/>') + p(r(running)), styles:)
+    made(p(r("Sources"), style: "Heading1") + p(r(running), style: "BodyText") * 2 +
+      p(r(running), style: "BodyText", line_spacing: {rule: "multiple", value: 1.25}) +
+      p(r(running), style: "Quote") + p(r(running)), styles:)
   end
 
   def set_on(on, name, text, but: [])
@@ -39,7 +41,7 @@ RSpec.describe Norvel::Edits::SetValue do
   end
 
   it "does not change a style for the sake of few that wear it" do
-    many = docx(p(r("Sources", '<w:b/><w:sz w:val="32"/>')) + p(r(running)) * 6)
+    many = made(p(r("Sources", bold: true, size: 16.0)) + p(r(running)) * 6)
     after = described_class.new([1], :color, "#000000").apply(many).after
     expect([after.styles["Normal"].run[:color], after.paragraphs[0].runs[0].direct[:color],
       after.paragraphs[1].runs[0].direct]).to eq [nil, "#000000", set]
@@ -47,7 +49,7 @@ RSpec.describe Norvel::Edits::SetValue do
 
   # The style says it for most, a style of their own for the fewer; nothing is set by hand on anybody.
   it "gives the fewer of those that share a style one of their own" do
-    many = docx(p(r("Sources", '<w:b/><w:sz w:val="32"/>')) + p(r(running)) * 6)
+    many = made(p(r("Sources", bold: true, size: 16.0)) + p(r(running)) * 6)
     most = described_class.new((2..7).to_a, :line_spacing, {rule: "multiple", value: 2.0}).apply(many).after
     few = described_class.new([1, 2], :align, "center").apply(many).after
     expect(spacings(most)).to eq [1.0, *[2.0] * 6]
@@ -60,7 +62,7 @@ RSpec.describe Norvel::Edits::SetValue do
   end
 
   it "takes its style again while that is as its name says, else makes another" do
-    many = docx(p(r(running)) * 9)
+    many = made(p(r(running)) * 9)
     centre = ->(document, ids) { described_class.new(ids, :align, "center").apply(document).after }
     again = centre[centre[many, [1, 2]], [3, 4]]
     expect(again.paragraphs.first(4).map { |one| again.style_name(one) }.uniq).to eq ["Normal with alignment centred"]
@@ -71,7 +73,7 @@ RSpec.describe Norvel::Edits::SetValue do
   end
 
   it "keeps words set apart, and reaches what a list level says" do
-    mixed = docx(p(r("#{running} ") + r("and in red", '<w:color w:val="C00000"/>'), '<w:pStyle w:val="BodyText"/>') * 2,
+    mixed = made(p(r("#{running} ") + r("and in red", color: "#c00000"), style: "BodyText") * 2,
       styles:)
     after = described_class.new([1, 2], :color, "#333333").apply(mixed).after
     expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:color] })

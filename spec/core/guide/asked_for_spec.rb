@@ -2,6 +2,8 @@
 
 # What can be asked, how it is typed, what a manual's sentences offer, and how far a document meets it.
 RSpec.describe Norvel::Guide do
+  include Values
+
   head = "norvel_guide: 1\nname: Ours\n"
 
   describe Norvel::Guide::Catalogue do
@@ -120,13 +122,13 @@ RSpec.describe Norvel::Guide do
 
   describe "how far it is met" do
     let(:document) do
-      body = p(r("Head"), '<w:pStyle w:val="Heading1"/>') +
+      body = p(r("Head"), style: "Heading1") +
         p(r("The first paragraph of a text that is long enough to be read as one, and so it is."),
-          '<w:pStyle w:val="BodyText"/>') * 3 +
-        p(r("The last one is set apart from the others by its size, which nobody asked for.", '<w:sz w:val="30"/>'),
-          '<w:pStyle w:val="BodyText"/>')
-      Norvel::Formats.read(package(body + section, styles: style("Heading1", "heading 1") +
-        style("BodyText", "Body Text", rpr: '<w:sz w:val="24"/>')), name: "m.docx")
+          style: "BodyText") * 3 +
+        p(r("The last one is set apart from the others by its size, which nobody asked for.", size: 15.0),
+          style: "BodyText")
+      made(body, styles: style("Heading1", "Heading 1") +
+        style("BodyText", "Body Text", size: 12.0))
     end
 
     def guide(rules) = described_class.new("norvel_guide: 1\nname: Ours\n#{rules}")
@@ -171,7 +173,7 @@ RSpec.describe Norvel::Guide do
 
   it "takes letters of no stated colour for black, as they are on a page" do
     body = p(r("A paragraph of text that is long enough to be one of the body of a text."))
-    document = Norvel::Formats.read(package(body + section), name: "m.docx")
+    document = made(body)
     found = lambda do |colour|
       Norvel::Guide::Check.new(described_class.new("#{head}roles: {body: {color: #{colour}}}"), document)
     end

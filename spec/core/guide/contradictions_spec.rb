@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Guide::Contradictions do
+  include Values
+
   def pairs(rules) = described_class.new(Norvel::Guide.new("norvel_guide: 1\nname: G\n#{rules}")).all
 
   {
@@ -29,7 +31,7 @@ RSpec.describe Norvel::Guide::Contradictions do
   it "is told by every check, with both clauses" do
     guide = Norvel::Guide.new("norvel_guide: 1\nname: G\nheadings: {case: {heading_1: upper}, cite: \"1\"}\n" \
       "roles: {heading_1: {case: title, cite: \"2\"}}\n")
-    check = Norvel::Guide::Check.new(guide, docx(p(r("Some words."))))
+    check = Norvel::Guide::Check.new(guide, made(p(r("Some words."))))
     expect(check.unchecked.map { |entry| [entry.rule, entry.why] }).to include(
       ["headings.case", /can't both be met.*\(1\).*\(2\)/], ["role.heading_1.case", /can't both be met/]
     )
@@ -37,17 +39,19 @@ RSpec.describe Norvel::Guide::Contradictions do
 end
 
 RSpec.describe Norvel::Guide::Rules::PartLanguageRules do
+  include Values
+
   let(:guide) do
     Norvel::Guide.new("norvel_guide: 1\nname: G\nparts:\n  - {part: abstract, language: en-GB, cite: \"2.2\"}\n")
   end
 
   def document(language)
     run = r("The mill was repaired in three tides, and the book says who paid for the timber.",
-      language && %(<w:lang w:val="#{language}"/>))
-    heading = ->(words) { p(r(words), '<w:pStyle w:val="H"/>') }
-    german = p(r("Die Mühle stand lange leer.", '<w:lang w:val="de"/>'))
-    docx(heading["Abstract"] + p(run) + heading["1 Mills"] + german,
-      styles: style("H", "heading 1"))
+      **{language:}.compact)
+    heading = ->(words) { p(r(words), style: "H") }
+    german = p(r("Die Mühle stand lange leer.", language: "de"))
+    made(heading["Abstract"] + p(run) + heading["1 Mills"] + german,
+      styles: style("H", "Heading 1"))
   end
 
   def found(language) = Norvel::Guide::Check.new(guide, document(language)).findings

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Guide do
+  include Values
+
   def guide(yaml)
     described_class.new("norvel_guide: 1\nname: Test\n#{yaml}")
   end
@@ -41,18 +43,18 @@ RSpec.describe Norvel::Guide do
 
   it "says what it states and Norvel does not check yet" do
     asked = guide("captions: {numbered: by_chapter}\nparts: [{part: colophon}, {part: contents}]")
-    expect(Norvel::Guide::Check.new(asked, docx(p(r("One")))).unchecked.map { |entry| [entry.rule, entry.why] })
+    expect(Norvel::Guide::Check.new(asked, made(p(r("One")))).unchecked.map { |entry| [entry.rule, entry.why] })
       .to eq [["parts.colophon", "no part of that name is known"]]
   end
 
   describe "its rules" do
     let(:body) do
-      style("BodyText", "Body Text", ppr: '<w:spacing w:line="480" w:lineRule="auto"/><w:ind w:firstLine="720"/>',
-        rpr: '<w:sz w:val="24"/>')
+      style("BodyText", "Body Text", line_spacing: {rule: "multiple", value: 2.0}, first_line: 36.0,
+        size: 12.0)
     end
 
     it("asks for values, one of several, ranges") do
-      document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>'), styles: body)
+      document = made(p(r("Text"), style: "BodyText"), styles: body)
       asked = "roles: {body: {size: 11pt, line_spacing: single, first_line: {max: 0.3in}, " \
         "align: {any_of: [center, right]}, space_after: 0pt}}"
       expect(said(document, asked)).to eq [
@@ -62,13 +64,13 @@ RSpec.describe Norvel::Guide do
     end
 
     it("takes 2.54 cm for an inch, within one twip, and 2.5 cm not") do
-      document = docx(p(r("Text"), '<w:ind w:left="1440"/>'))
+      document = made(p(r("Text"), indent_left: 72.0))
       expect([said(document, "roles: {body: {indent_left: 2.54cm}}").size,
         said(document, "roles: {body: {indent_left: 2.5cm}}").size]).to eq [0, 1]
     end
 
     it("checks page size and margins within the tolerance") do
-      document = docx(p(r("x")) + section(left: 2155, footer: false))
+      document = made(p(r("x")), page: {margin_left: 107.75})
       expect(said(document, "page: {size: A4, margins: {inside: 38mm, top: 25mm, tolerance: 0.5mm}}")).to be_empty
       expect(said(document, "page: {size: Letter, margins: {left: {min: 40mm}}}"))
         .to eq [["page.size", "Letter", "A4"], ["page.margin.left", "at least 40 mm", "38 mm"]]
@@ -76,20 +78,20 @@ RSpec.describe Norvel::Guide do
 
     it("finds skipped levels (ISO 14289-1 7.4.2 by analogy: H1 H2 H3 H1 H2 pass, H1 H3 and H2 H3 fail)") do
       headings = ->(*levels) {
-        docx(levels.map { |n| p(r("H"), %(<w:pStyle w:val="H#{n}"/>)) }.join,
-          styles: (1..3).map { |n| style("H#{n}", "heading #{n}") }.join)
+        made(levels.flat_map { |n| p(r("H"), style: "H#{n}") },
+          styles: (1..3).flat_map { |n| style("H#{n}", "Heading #{n}") })
       }
       expect([[1, 2, 3, 1, 2], [1, 3], [2, 3], [1, 1, 2]]
         .map { |levels| findings(headings.call(*levels), "headings: {skip_levels: false}").size }).to eq [0, 1, 1, 0]
     end
 
     it("finds formatting by hand but what the guide keeps") do
-      document = docx(p(r("a ") + r("b", "<w:i/>")) + p(r("c", "<w:b/>"), '<w:jc w:val="center"/>'))
+      document = made(p(r("a ") + r("b", italic: true)) + p(r("c", bold: true), align: "center"))
       expect(said(document, "clean: {direct_formatting: {keep: [italic]}}").map(&:last)).to eq ["alignment, bold"]
     end
 
     it("finds spacing by hand") do
-      document = docx(p("") + p(r("\tText  with\nall of it")) + p(r("   led by spaces")))
+      document = made(p("") + p(r("\tText  with\nall of it")) + p(r("   led by spaces")))
       expect(findings(document,
         "clean: {blank_paragraphs: forbid, tabs_as_indents: should, spaces_as_indents: advice, double_spaces: " \
         "forbid, line_breaks: forbid}").map { |f| [f.rule, f.severity] }).to contain_exactly(
@@ -99,20 +101,20 @@ RSpec.describe Norvel::Guide do
     end
 
     it("asks for title and language") do
-      expect(said(docx(p(r("x"))), "accessible: {title: require, language: require}").map(&:first))
+      expect(said(made(p(r("x"))), "accessible: {title: require, language: require}").map(&:first))
         .to eq %w[accessible.title accessible.language]
     end
 
     it("leaves granted exceptions out") do
-      document = docx(p(r("x"), '<w:jc w:val="center"/>'))
+      document = made(p(r("x"), align: "center"))
       expect(findings(document,
         "roles: {body: {align: left}}\nexceptions: [{rule: role.body.*, where: {style: Normal}, because: by letter}]"))
         .to be_empty
     end
 
     it("makes one group of one cause") do
-      document = docx(p(r("Text"), '<w:pStyle w:val="BodyText"/>') * 5 +
-        p(r("By hand"), '<w:pStyle w:val="BodyText"/><w:spacing w:line="300"/>'), styles: body)
+      document = made(p(r("Text"), style: "BodyText") * 5 +
+        p(r("By hand"), style: "BodyText", line_spacing: {rule: "multiple", value: 1.25}), styles: body)
       groups = Norvel::Guide::Check.new(guide("roles: {body: {line_spacing: single}}"), document).groups
       expect(groups.map { |group| [group.size, group.first.mend.name, group.first.mend.label] })
         .to eq [[5, "change_style", "Line spacing single in the style Body Text"],
