@@ -2,6 +2,8 @@
 
 # A style put on is the style, by whatever way, in whatever format: a table of ways × paragraphs × styles × formats.
 RSpec.describe Norvel::Edits::PutInStyle do
+  include Values
+
   guide = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {heading_1: {style: Heading 1}, heading_2: {style: " \
     "Heading 2}, heading_3: {style: Heading 3}}")
 
@@ -20,19 +22,17 @@ RSpec.describe Norvel::Edits::PutInStyle do
   }
 
   def self.packaged
-    styles = %w[1 2].map { |n|
-      %(<w:style w:type="paragraph" w:styleId="Heading#{n}"><w:name w:val="heading #{n}"/>) +
-        %(<w:basedOn w:val="Normal"/><w:pPr><w:spacing w:before="480"/></w:pPr><w:rPr><w:b/><w:color w:val="2F5496"/>) +
-        %(<w:sz w:val="32"/></w:rPr></w:style>)
-    }.join
-    styles += %(<w:style w:type="paragraph" w:styleId="Inset"><w:name w:val="Inset"/><w:basedOn w:val="Normal"/>) +
-      %(<w:pPr><w:ind w:left="720"/></w:pPr><w:rPr><w:i/></w:rPr></w:style>)
     ->(spec) {
       spec.instance_exec do
-        docx(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') + p(r("Plain words")) +
-          p(r("Set by hand", '<w:sz w:val="28"/>'), '<w:jc w:val="center"/>') +
-          p(r("Mostly plain, ", '<w:sz w:val="28"/>') + r("in part", '<w:i/><w:sz w:val="28"/>')) +
-          p(r("Inset"), '<w:pStyle w:val="Inset"/>'), styles:)
+        styles = %w[1 2].flat_map { |n|
+          style("Heading#{n}", "Heading #{n}", based_on: "Normal", space_before: 24.0, bold: true, color: "#2f5496",
+            size: 16.0)
+        }
+        styles += style("Inset", "Inset", based_on: "Normal", indent_left: 36.0, italic: true)
+        made(p(r("Worn"), style: "Heading1") + p(r("Plain words")) +
+          p(r("Set by hand", size: 14.0), align: "center") +
+          p(r("Mostly plain, ", size: 14.0) + r("in part", italic: true, size: 14.0)) +
+          p(r("Inset"), style: "Inset"), styles:)
       end
     }
   end
@@ -132,23 +132,23 @@ RSpec.describe Norvel::Edits::PutInStyle do
   end
 
   it "leaves what makes a heading a heading as the style has it" do
-    document = docx(p(r("Chapter"), '<w:pStyle w:val="Heading1"/><w:keepNext w:val="0"/><w:jc w:val="center"/>'),
-      styles: style("Heading1", "heading 1", ppr: '<w:keepNext/><w:outlineLvl w:val="0"/>'))
+    document = made(p(r("Chapter"), style: "Heading1", keep_with_next: false, align: "center"),
+      styles: style("Heading1", "Heading 1", keep_with_next: true, outline_level: 1))
     after = described_class.new([1], "Heading 1", look: :theirs).apply(document).after
     expect(after.look(after.paragraphs.first).values.slice(:align, :keep_with_next, :outline_level))
       .to eq(align: "center", keep_with_next: true, outline_level: 1)
   end
 
   it "makes a usual style where the file has none, with its markers where it is one of lists" do
-    after = described_class.new([1], "List Bullet").apply(docx(p(r("salt")))).after
+    after = described_class.new([1], "List Bullet").apply(made(p(r("salt")))).after
     expect([after.markers[1], after.styles.named("List Bullet").paragraph.key?(:list_id),
       after.paragraphs.first.direct]).to eq ["•", true, set]
   end
 
   it "takes what a missing style begins with from the template, else the guide, else what is plainest" do
-    document = docx(p(r("Words")))
-    template = docx(p(r("x"), '<w:pStyle w:val="Q"/>'),
-      styles: style("Q", "Block Quote", rpr: '<w:sz w:val="18"/><w:i/>'))
+    document = made(p(r("Words")))
+    template = made(p(r("x"), style: "Q"),
+      styles: style("Q", "Block Quote", size: 9.0, italic: true))
     asks = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {quote: {style: Block Quote, size: 11pt}}")
     sizes = [{template:, guide: asks}, {guide: asks}, {}].map do |from|
       made = described_class.new([1], "Block Quote", role: "quote", pattern: Norvel::Edits::Pattern.new(**from))
@@ -159,17 +159,17 @@ RSpec.describe Norvel::Edits::PutInStyle do
   end
 
   it "keeps code, links, and what stands above or below the line; a full stop that is not bold is no emphasis" do
-    body = p(r("Run ") + r("make", '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New"/>') +
-      r("2", '<w:vertAlign w:val="superscript"/>')) + p(r("All of it bold", "<w:b/>") + r("."))
-    document = docx(body)
+    body = p(r("Run ") + r("make", font: "Courier New") +
+      r("2", position: "super")) + p(r("All of it bold", bold: true) + r("."))
+    document = made(body)
     after = described_class.new([1, 2], "Body Text").apply(document).after
     expect(after.paragraph(1).runs.map(&:direct)).to eq document.paragraph(1).runs.map(&:direct)
     expect(after.paragraph(2).runs.map(&:direct)).to eq [set, set]
   end
 
   it "tells what goes and what the style has otherwise, before it is done" do
-    document = docx(p(r("Worn"), '<w:pStyle w:val="Heading1"/>') + p(r("Mine", '<w:sz w:val="28"/>'),
-      '<w:jc w:val="center"/>'), styles: style("Heading1", "heading 1", rpr: "<w:b/>"))
+    document = made(p(r("Worn"), style: "Heading1") + p(r("Mine", size: 14.0),
+      align: "center"), styles: style("Heading1", "Heading 1", bold: true))
     put = described_class.new([2], "Heading 1")
     expect(put.going(document)).to eq(align: ["center"], size: [14.0])
     expect(put.differences(document).map { |property, theirs, its| [property.name, theirs, its] })

@@ -2,8 +2,10 @@
 
 # Edits whose purpose is to change words or where paragraphs end.
 RSpec.describe Norvel::Edits do
+  include Values
+
   let(:document) do
-    docx(p(r("One ") + r("bold", "<w:b/>") + r(" end")) + p(r("Note") + note(1) + r(" here")) + p(r("Last")),
+    made(p(r("One ") + r("bold", bold: true) + r(" end")) + p(r("Note") + note(1) + r(" here")) + p(r("Last")),
       footnotes: footnote(1, "n"))
   end
 
@@ -30,8 +32,10 @@ RSpec.describe Norvel::Edits do
   end
 
   it "splits a heading in which a bookmark stands, as of a contents list" do
-    marked = docx(p(%(<w:bookmarkStart w:id="4" w:name="_Toc4"/>#{r("The gate and its keepers")}<w:bookmarkEnd ) +
-      %(w:id="4"/>)) + p(r("Text")))
+    edges = {"start" => 0, "end" => 24}.map { |edge, place|
+      Norvel::Document::Anchor.new(place, Norvel::Document::Bookmark.new(edge:, id: "4", name: "_Toc4"))
+    }
+    marked = made(p("The gate and its keepers").map { |one| one.with(anchors: edges) } + p(r("Text")))
     odt = Norvel::Formats.read(Norvel::Formats.write(marked, as: "odt").bytes, name: "marked.odt")
     [marked, odt].each do |whole|
       after = described_class::Retype.new(whole.paragraphs.first.id, ["The gate ", "and its keepers"]).apply(whole)
@@ -69,8 +73,8 @@ RSpec.describe Norvel::Edits do
   end
 
   it "adds after a paragraph, in the next style, and deletes" do
-    styled = docx(p(r("Head"), '<w:pStyle w:val="H"/>') + p(r("Text")),
-      styles: style("H", "heading 1", next_id: "B") + style("B", "Body Text"))
+    styled = made(p(r("Head"), style: "H") + p(r("Text")),
+      styles: style("H", "Heading 1", next_id: "B") + style("B", "Body Text"))
     added = described_class::AddParagraphs.text(1, "New").apply(styled).after
     expect([texts(added), added.style_name(added.paragraphs[1])]).to eq [%w[Head New Text], "Body Text"]
     same_when_read(added)
@@ -79,7 +83,7 @@ RSpec.describe Norvel::Edits do
 
   # Source of the title case: Chicago 17 8.159, MLA 9; sentence case.
   it "changes case as typed text, or as a property" do
-    title = docx(p(r("a guide to WRITING ") + r("with style", "<w:i/>")))
+    title = made(p(r("a guide to WRITING ") + r("with style", italic: true)))
     expect(%w[title sentence upper lower]
       .map { |kind| texts(described_class::ChangeCase.new([1], kind).apply(title).after).first })
       .to eq ["A Guide to Writing with Style", "A guide to writing with style", "A GUIDE TO WRITING WITH STYLE",
@@ -113,15 +117,15 @@ RSpec.describe Norvel::Edits do
 
   it "finds the level of what is left below the headings that are marked" do
     body = p(r("Body text of a length that is enough to be taken for the body of this document, surely."))
-    document = docx((p(r("Marked"), '<w:pStyle w:val="H1"/>') + body + p(r("Left unmarked", "<w:b/>")) + body +
-      body) * 3, styles: style("H1", "heading 1", rpr: '<w:b/><w:sz w:val="40"/>'))
+    document = made((p(r("Marked"), style: "H1") + body + p(r("Left unmarked", bold: true)) + body +
+      body) * 3, styles: style("H1", "Heading 1", bold: true, size: 20.0))
     expect(Norvel::Survey::Suggestions.of(document).to_h.values.map(&:role).tally)
       .to eq({"heading_1" => 3, "heading_2" => 3, "body" => 9})
   end
 
   it "makes near misses equal" do
-    near = docx(p(r("Inset text of some length", '<w:sz w:val="24"/>'), '<w:ind w:left="1077"/>') * 6 +
-      p(r("Inset text of some length", '<w:sz w:val="23"/>'), '<w:ind w:left="1094"/>'))
+    near = made(p(r("Inset text of some length", size: 12.0), indent_left: 53.85) * 6 +
+      p(r("Inset text of some length", size: 11.5), indent_left: 54.7))
     misses = Norvel::Survey::NearMisses.new(near).misses
     expect(misses.map { |m| [m.property.name, m.usual, m.odd, m.paragraphs.map(&:id)] })
       .to eq [[:size, 12.0, 11.5, [7]], [:indent_left, 53.85, 54.7, [7]]]
@@ -132,9 +136,9 @@ RSpec.describe Norvel::Edits do
   end
 
   it "takes 1.27 and 2.54 cm, and rounding by a twip, for meant (common practice)" do
-    meant = docx(p(r("Text of some length here"), '<w:ind w:left="720"/>') * 6 +
-      p(r("Text of some length here"), '<w:ind w:left="1440"/>') + p(r("Text of some length here"),
-        '<w:ind w:left="721"/>'))
+    meant = made(p(r("Text of some length here"), indent_left: 36.0) * 6 +
+      p(r("Text of some length here"), indent_left: 72.0) + p(r("Text of some length here"),
+        indent_left: 36.05))
     expect(Norvel::Survey::NearMisses.new(meant).misses).to be_empty
   end
 

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Norvel::Guide::Plan do
+  include Values
+
   let(:running) do
     "The keeper of the gate wrote down what he saw, and the book was kept dry in the tower for many years."
   end
@@ -16,15 +18,15 @@ RSpec.describe Norvel::Guide::Plan do
     YAML
   end
   let(:blue_heading) do
-    style("Heading1", "heading 1", based_on: "Normal", ppr: '<w:outlineLvl w:val="0"/>',
-      rpr: '<w:color w:val="2F5496"/><w:sz w:val="32"/>')
+    style("Heading1", "Heading 1", based_on: "Normal", outline_level: 1,
+      color: "#2f5496", size: 16.0)
   end
 
   def plan(body, styles: "", guide: self.guide, **choices)
-    described_class.new(guide, docx(body, styles:, defaults: defaults("Arial", 22)), **choices)
+    described_class.new(guide, made(body, styles:, defaults: defaults("Arial", 22)), **choices)
   end
 
-  def heads(text = "Sources") = p(r(text, '<w:b/><w:sz w:val="30"/>')) + p(r(running)) * 2
+  def heads(text = "Sources") = p(r(text, bold: true, size: 15.0)) + p(r(running)) * 2
 
   def named(document, name) = document.styles.named(name)
 
@@ -37,11 +39,11 @@ RSpec.describe Norvel::Guide::Plan do
     it "of paragraphs is taken over by a style that nothing wears, whatever it looked like" do
       after = plan(heads + heads("Method"), styles: blue_heading).after
       expect(letters(after, "Sources").values.slice(:color, :size, :bold)).to eq(color: "auto", size: 15.0, bold: true)
-      expect([named(after, "heading 1").run[:color], after.paragraphs[0].runs[0].direct]).to eq ["auto", set]
+      expect([named(after, "Heading 1").run[:color], after.paragraphs[0].runs[0].direct]).to eq ["auto", set]
     end
 
     it "of a style that others wear stays; they look as it does, which is told, and nothing is set by hand" do
-      body = p(r("Worn already"), '<w:pStyle w:val="Heading1"/>') + p(r(running)) +
+      body = p(r("Worn already"), style: "Heading1") + p(r(running)) +
         heads.sub('w:val="30"', 'w:val="32"')
       made = plan(body, styles: blue_heading.sub("<w:color", "<w:b/><w:color"))
       part = made.parts.find { |one| one.style == "Heading 1" }
@@ -54,7 +56,7 @@ RSpec.describe Norvel::Guide::Plan do
 
     it "keeps a value that lies in a range, and takes the nearest end for one that does not" do
       sizes = [[22, 11.0], [28, 12.0], [16, 10.0]].map do |half_points, _|
-        plan(p(r(running, "<w:sz w:val=\"#{half_points}\"/>")) * 3).after
+        plan(p(r(running, size: half_points / 2.0)) * 3).after
       end
       expect(sizes.map { |after| named(after, "Body Text").run[:size] }).to eq [11.0, 12.0, 10.0]
     end
@@ -65,7 +67,7 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "is never woken from a style that content names and the file lacks" do
-      body = heads * 2 + p(r("A short remark that stays"), '<w:pStyle w:val="BodyText"/>')
+      body = heads * 2 + p(r("A short remark that stays"), style: "BodyText")
       after = plan(body).after
       expect(named(after, "Body Text").id).not_to eq "BodyText"
       expect(after.style_name(after.paragraphs.last)).to eq "Normal"
@@ -77,7 +79,7 @@ RSpec.describe Norvel::Guide::Plan do
       kinds = ["<w:b/>", "<w:i/>", '<w:u w:val="single"/>', "<w:strike/>", '<w:highlight w:val="yellow"/>',
         "<w:smallCaps/>", '<w:vertAlign w:val="superscript"/>']
       body = kinds.map { |kind| p(r("#{running} ", kind) + r("and the rest.")) }.join + p(r(running)) * 3
-      before = docx(body, defaults: defaults("Arial", 22))
+      before = made(body, defaults: defaults("Arial", 22))
       after = described_class.new(guide, before).after
       looks = ->(document) {
         document.paragraphs
@@ -92,16 +94,16 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "stay where a style of words says some of it: half a paragraph is not set upright" do
-      styles = style("Emph", "Emphasis", type: "character", rpr: "<w:i/>")
+      styles = style("Emph", "Emphasis", type: "character", italic: true)
       strict = Norvel::Guide.new(guide.source.sub("bold: false}", "bold: false, italic: false}"))
-      body = p(r("#{running} ", "<w:i/>") + r("and so on.", '<w:rStyle w:val="Emph"/>')) + p(r(running)) * 3
+      body = p(r("#{running} ", italic: true) + r("and so on.", style: "Emph")) + p(r(running)) * 3
       after = plan(body, styles:, guide: strict).after
       expect(after.paragraphs[0].runs.map { |run| after.run_look(run, after.paragraphs[0])[:italic] })
         .to eq [true, true]
     end
 
     it "are told by how many words" do
-      part = plan(p(r("#{running} ") + r("Salt and Timber", "<w:i/>")) * 2 + p(r(running)) * 2).parts.find do |one|
+      part = plan(p(r("#{running} ") + r("Salt and Timber", italic: true)) * 2 + p(r(running)) * 2).parts.find do |one|
         one.style == "Body Text"
       end
       expect(part.kept).to eq(italic: 6)
@@ -110,11 +112,11 @@ RSpec.describe Norvel::Guide::Plan do
   end
 
   describe "blank paragraphs" do
-    def spaced(gap) = p(r(running)) + gap + p(r("Sources", '<w:b/><w:sz w:val="30"/>')) + p("") + p(r(running))
+    def spaced(gap) = p(r(running)) + gap + p(r("Sources", bold: true, size: 15.0)) + p("") + p(r(running))
 
     it "become space of a style whose paragraphs all have them" do
       after = plan(spaced("") * 4, styles: blue_heading).after
-      expect(named(after, "heading 1").paragraph[:space_after]).to eq 12.0
+      expect(named(after, "Heading 1").paragraph[:space_after]).to eq 12.0
       expect(after.paragraphs.select { |one| one.text == "Sources" }.map(&:direct).uniq).to eq [set]
       expect(after.paragraphs.count(&:blank?)).to eq 0
     end
@@ -137,8 +139,8 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "stay on a title page, between tables, in verse and where many push" do
-      title = p("") * 3 + p(r("The Keeper", '<w:b/><w:sz w:val="40"/>'), '<w:jc w:val="center"/>') + p("") * 2 +
-        p(r("Ines Aldermoor"), '<w:jc w:val="center"/>') + p('<w:r><w:br w:type="page"/></w:r>')
+      title = p("") * 3 + p(r("The Keeper", bold: true, size: 20.0), align: "center") + p("") * 2 +
+        p(r("Ines Aldermoor"), align: "center") + p(r("\f"))
       verse = p(r("I kept the gate by night,")) + p(r("I kept it dry by day,")) + p(r("and when the water went")) +
         p("") + p(r("The water came and fell,")) + p(r("it never asked my name,")) + p(r("and what it took"))
       body = title + p(r(running)) * 3 +
@@ -176,9 +178,9 @@ RSpec.describe Norvel::Guide::Plan do
   # What one part does to a style makes the blank lines in it higher: the other must not count that in.
   it "makes the space that was there, whichever part comes first" do
     after = '<w:spacing w:after="200"/>'
-    heading = p(r("Buoys in the outer harbour", '<w:b/><w:sz w:val="30"/>'), after)
+    heading = p(r("Buoys in the outer harbour", bold: true, size: 15.0), after)
     text = (heading + p("", after) + (p(r(running), after) + p("", after)) * 3) * 5
-    document = docx(text, defaults: defaults("Arial", 22))
+    document = made(text, defaults: defaults("Arial", 22))
     none = Norvel::Guide.none
     all = described_class.new(none, document).then do |plan|
       described_class.new(none, document, with: plan.parts.map(&:key))
@@ -206,7 +208,7 @@ RSpec.describe Norvel::Guide::Plan do
 
   describe "parts" do
     it "that ask first are told in the name of the change" do
-      document = docx(p(r("• a can of oil")) + p(r("• a box of wicks")) + p(r("One  and two. #{running}")))
+      document = made(p(r("• a can of oil")) + p(r("• a box of wicks")) + p(r("One  and two. #{running}")))
       title = ->(**choices) { Norvel::Guide::MendSafe.new(Norvel::Guide.none, **choices).title(document) }
       expect([title.call, title.call(with: ["list_typed asked"])])
         .to eq ["Clean up what is sure", "Clean up what is sure, and 1 part that asks first"]
@@ -225,9 +227,9 @@ RSpec.describe Norvel::Guide::Plan do
     it "that ask first are offered, and done when they are taken in" do
       entries = Array.new(4) { |n|
         p(r("Aldermoor, A. (189#{n}). Salt. Ravelmouth: Quay Press."),
-          '<w:ind w:left="720" w:hanging="720"/>')
+          indent_left: 36.0, first_line: -36.0)
       }.join
-      body = p(r(running)) * 3 + p(r("References", '<w:b/><w:sz w:val="30"/>')) + entries
+      body = p(r(running)) * 3 + p(r("References", bold: true, size: 15.0)) + entries
       offered = plan(body).parts.find(&:off)
       expect([offered.key, offered.count, offered.mend.why])
         .to eq ["put_in_style Bibliography asked", 4, "no guide asks for that style"]
@@ -245,7 +247,7 @@ RSpec.describe Norvel::Guide::Plan do
   end
 
   it "goes by what a person decided, and takes it back like any change" do
-    document = docx(p(r(running)) * 2 + heads * 2, defaults: defaults("Arial", 22))
+    document = made(p(r(running)) * 2 + heads * 2, defaults: defaults("Arial", 22))
     first = document.paragraphs.find { |one| one.text == "Sources" }
     decided = Norvel::Edits::Decide.new([first.id], Norvel::Document::NO_HEADING).apply(document)
     after = described_class.new(guide, decided.after).after
@@ -256,8 +258,8 @@ RSpec.describe Norvel::Guide::Plan do
 
   it "asks before it takes paragraphs out of a style that someone made" do
     mine = style("Mine", "My own", based_on: "Normal")
-    few = p(r(running), '<w:pStyle w:val="Mine"/>') + p(r(running)) * 3
-    many = p(r(running), '<w:pStyle w:val="Mine"/>') * 5
+    few = p(r(running), style: "Mine") + p(r(running)) * 3
+    many = p(r(running), style: "Mine") * 5
     expect([few, many].map { |body| plan(body, styles: mine).left.count { |entry| entry[:rule] == "role.body.style" } })
       .to eq [1, 0]
   end

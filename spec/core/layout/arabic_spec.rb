@@ -4,6 +4,8 @@ require "open3"
 
 # Arabic letters as they are joined. Forms: HarfBuzz, which shapes by the font's own tables.
 RSpec.describe Norvel::Layout::Arabic do
+  include Values
+
   font = "public/fonts/DejaVuSans.ttf"
 
   # Numbers of the glyphs of a text from the left, and how wide all are, by HarfBuzz.
@@ -35,7 +37,7 @@ RSpec.describe Norvel::Layout::Arabic do
   end
 
   it "is drawn joined in the PDF, and read there as it was written" do
-    document = docx(p(r("بيت البحر"), "<w:bidi/>"))
+    document = made(p(r("بيت البحر"), right_to_left: true))
     written = Norvel::Pdf.write(document)
     expect(written.carried.approximated.map(&:what)).not_to include(/no font/)
     Dir.mktmpdir do |folder|

@@ -4,8 +4,10 @@ require "open3"
 
 # Lines whose letters run both ways: where they stand (UAX #9), on sheets and in the PDF.
 RSpec.describe Norvel::Layout::BothWays do
-  def spans(content, set = "")
-    Norvel::Layout.of(docx(p(content, set))).sheets[0].lines[0].spans
+  include Values
+
+  def spans(content, **set)
+    Norvel::Layout.of(made(p(content, **set))).sheets[0].lines[0].spans
   end
 
   # Words as they are seen from the left.
@@ -21,13 +23,13 @@ RSpec.describe Norvel::Layout::BothWays do
   end
 
   it "sets a paragraph that runs to the left from its right margin on" do
-    made = spans(r("שורה Norvel 123"), "<w:bidi/>")
+    made = spans(r("שורה Norvel 123"), right_to_left: true)
     expect(seen(made)).to eq ["Norvel 123", "שורה"]
     expect(made.first.x + made.first.width).to be_within(0.1).of(595.3 - 72)
   end
 
   it "takes a line of nothing" do
-    expect(spans("", "<w:bidi/>")).to eq []
+    expect(spans("", right_to_left: true)).to eq []
   end
 
   it "stands as before where all runs to the right" do
@@ -35,7 +37,7 @@ RSpec.describe Norvel::Layout::BothWays do
   end
 
   it "is read in the order of reading in the PDF, with every letter" do
-    document = docx(p(r("The word שלום (peace) stands")) + p(r("משפט Norvel אחד"), "<w:bidi/>"))
+    document = made(p(r("The word שלום (peace) stands")) + p(r("משפט Norvel אחד"), right_to_left: true))
     Dir.mktmpdir do |folder|
       File.binwrite("#{folder}/o.pdf", Norvel::Pdf.write(document).bytes)
       told, = Open3.capture2e("pdfinfo", "-struct-text", "#{folder}/o.pdf")

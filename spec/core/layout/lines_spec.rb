@@ -2,16 +2,19 @@
 
 # Paragraphs set in lines.
 RSpec.describe Norvel::Layout::TextSetting do
-  def in_times = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
+  include Values
 
-  def wide = '<w:sectPr><w:pgSz w:w="12240" w:h="15840"/><w:pgMar w:top="1440" w:bottom="1440" w:left="1440" ' \
-    'w:right="1440" w:header="720" w:footer="720" w:gutter="0"/></w:sectPr>'
+  def wide = {width: 612.0, height: 792.0}
 
-  def laid(body, section: wide, **parts) = Norvel::Layout.of(docx(body + section, **parts))
+  def laid(body, page: {}, **parts) = Norvel::Layout.of(made(body, page: {**wide, **page}, **parts))
 
   def lines(body, **parts) = laid(body, **parts).sheets.flat_map(&:lines)
 
-  def t(text, more = "") = r(text, in_times + more)
+  def t(text, **more) = r(text, font: "Times New Roman", size: 12.0, **more)
+
+  def stop(place, align, leader = nil)
+    {tabs: {place => Norvel::Styles::TabStop.new(place:, align:, leader:)}}
+  end
 
   let(:times) do
     Norvel::Layout::Letters.new(Norvel::Styles::Look.new({font: "Times New Roman", size: 12.0, position: "normal",
@@ -27,7 +30,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   it "keeps a word together that is set in several kinds of letters" do
-    body = p(t("#{"word " * 15}un") + t("believ", "<w:i/>") + t("able and more"))
+    body = p(t("#{"word " * 15}un") + t("believ", italic: true) + t("able and more"))
     expect(lines(body).map(&:text)).to all(satisfy { |text| !text.match?(/un\z|unbeliev\z/) })
     expect(lines(body).map(&:text).join(" ")).to include "unbelievable"
   end
@@ -48,46 +51,44 @@ RSpec.describe Norvel::Layout::TextSetting do
     text = t("some words")
     width = times.width("some") + times.space + times.width("words")
     {"left" => 72.0, "right" => 540.0 - width, "center" => 306.0 - (width / 2)}.each do |align, left|
-      expect(lines(p(text, "<w:jc w:val=\"#{align}\"/>"))[0].left).to be_within(0.01).of(left)
+      expect(lines(p(text, align:))[0].left).to be_within(0.01).of(left)
     end
-    justified = lines(p(t("word " * 60), '<w:jc w:val="both"/>'))
+    justified = lines(p(t("word " * 60), align: "justify"))
     expect(justified[0...-1].map { |line| line.width.round(2) }).to all(eq 468.0)
     expect(justified.last.width).to be < 468
   end
 
   it "indents the first line, and hangs the others" do
-    first, second = lines(p(t("word " * 60), '<w:ind w:left="720" w:firstLine="360"/>'))
+    first, second = lines(p(t("word " * 60), indent_left: 36.0, first_line: 18.0))
     expect([first.left, second.left]).to eq [126.0, 108.0]
-    first, second = lines(p(t("word " * 60), '<w:ind w:left="720" w:hanging="720"/>'))
+    first, second = lines(p(t("word " * 60), indent_left: 36.0, first_line: -36.0))
     expect([first.left, second.left]).to eq [72.0, 108.0]
   end
 
   describe "tabs" do
-    let(:tab) { "<w:r><w:rPr>#{in_times}</w:rPr><w:tab/></w:r>" }
+    let(:tab) { t("\t") }
 
     def spans(body) = lines(body)[0].spans
 
     it "go to default stops, to those that are set, and to the hanging indent" do
       expect(spans(p(t("a") + tab + t("b"))).last.x).to be_within(0.01).of(108.0)
-      expect(spans(p(t("a") + tab + t("b"), '<w:tabs><w:tab w:val="left" w:pos="2000"/></w:tabs>')).last.x)
+      expect(spans(p(t("a") + tab + t("b"), **stop(100.0, "left"))).last.x)
         .to be_within(0.01).of(172.0)
-      expect(spans(p(t("a") + tab + t("b"), '<w:ind w:left="400" w:hanging="400"/>')).last.x)
+      expect(spans(p(t("a") + tab + t("b"), indent_left: 20.0, first_line: -20.0)).last.x)
         .to be_within(0.01).of(92.0)
     end
 
     it "set what follows to the left of right stops, and around centred and decimal ones" do
-      stop = ->(kind) { %(<w:tabs><w:tab w:val="#{kind}" w:pos="6000"/></w:tabs>) }
-      found = spans(p(t("a") + tab + t("word"), stop["right"])).last
+      found = spans(p(t("a") + tab + t("word"), **stop(300.0, "right"))).last
       expect(found.x + found.width).to be_within(0.01).of(372.0)
-      found = spans(p(t("a") + tab + t("word"), stop["center"])).last
+      found = spans(p(t("a") + tab + t("word"), **stop(300.0, "centred"))).last
       expect(found.x + (found.width / 2)).to be_within(0.01).of(372.0)
-      found = spans(p(t("a") + tab + t("12.75"), stop["decimal"])).last
+      found = spans(p(t("a") + tab + t("12.75"), **stop(300.0, "decimal"))).last
       expect(found.x + times.width("12")).to be_within(0.01).of(372.0)
     end
 
     it "draw leaders up to where the text begins" do
-      found = spans(p(t("Chapter") + tab + t("12"),
-        '<w:tabs><w:tab w:val="right" w:pos="9360" w:leader="dot"/></w:tabs>'))
+      found = spans(p(t("Chapter") + tab + t("12"), **stop(468.0, "right", "dots")))
       leader = found.find(&:leader)
       expect(leader.text).to match(/\A\.{50,}\z/)
       expect(leader.x + leader.width).to be_within(3.1).of(found.last.x)
@@ -95,21 +96,21 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   it "sets spacing, capitals, raised letters as they take room" do
-    width = ->(more, text = "spaced") { lines(p(t(text, more)))[0].width }
-    expect(width['<w:spacing w:val="40"/>']).to be_within(0.01).of(times.width("spaced") + 12)
-    expect(width["<w:caps/>"]).to be_within(0.01).of(times.width("SPACED"))
-    expect(width["<w:smallCaps/>", "Spaced"]).to be_within(0.01).of(times.width("S") + (times.width("PACED") * 0.8))
-    expect(width['<w:vertAlign w:val="superscript"/>']).to be_within(0.01).of(times.width("spaced") * 0.66)
-    expect(width['<w:w w:val="150"/>']).to be_within(0.01).of(times.width("spaced") * 1.5)
-    expect(lines(p(t("seen ") + t("unseen", "<w:vanish/>")))[0].text).to eq "seen"
-    unseen = p(t("unseen", "<w:vanish/>"), "<w:rPr><w:vanish/></w:rPr>")
+    width = ->(text = "spaced", **more) { lines(p(t(text, **more)))[0].width }
+    expect(width[letter_spacing: 2.0]).to be_within(0.01).of(times.width("spaced") + 12)
+    expect(width[caps: true]).to be_within(0.01).of(times.width("SPACED"))
+    expect(width["Spaced", small_caps: true]).to be_within(0.01).of(times.width("S") + (times.width("PACED") * 0.8))
+    expect(width[position: "super"]).to be_within(0.01).of(times.width("spaced") * 0.66)
+    expect(width[w_run: {val: "150"}]).to be_within(0.01).of(times.width("spaced") * 1.5)
+    expect(lines(p(t("seen ") + t("unseen", hidden: true)))[0].text).to eq "seen"
+    unseen = p(t("unseen", hidden: true), mark: {hidden: true})
     expect(lines(p(t("one")) + unseen + p(t("two"))).map(&:text)).to eq %w[one two]
   end
 
   it "kerns where the file asks for it: from a size on in a .docx, altogether in an .odt" do
-    width = ->(more) { lines(p(t("AVATAR", more)))[0].width }
-    expect(width['<w:kern w:val="20"/>']).to be < width["<w:b w:val=\"0\"/>"] - 3
-    expect(width['<w:kern w:val="40"/>']).to eq width["<w:b w:val=\"0\"/>"]
+    width = ->(**more) { lines(p(t("AVATAR", **more)))[0].width }
+    expect(width[kern_run: {val: "20"}]).to be < width[] - 3
+    expect(width[kern_run: {val: "40"}]).to eq width[]
     open = ->(said) {
       OpenDocument.new('<text:p text:style-name="P1">AVATAR</text:p>',
         automatic: %(<style:style style:name="P1" style:family="paragraph"><style:text-properties ) +
@@ -123,40 +124,37 @@ RSpec.describe Norvel::Layout::TextSetting do
 
   # Source: 29500-1 17.3.1.33; published-values 2.3.
   it "makes lines as high as their rule says" do
-    height = ->(spacing) { lines(p(t("one"), spacing))[0].height }
+    height = ->(rule, value) { lines(p(t("one"), line_spacing: {rule:, value:}))[0].height }
     natural = 12 * 1.1499
-    expect(height['<w:spacing w:line="240" w:lineRule="auto"/>']).to be_within(0.01).of(natural)
-    expect(height['<w:spacing w:line="480" w:lineRule="auto"/>']).to be_within(0.02).of(natural * 2)
-    expect(height['<w:spacing w:line="480" w:lineRule="exact"/>']).to eq 24.0
-    expect(height['<w:spacing w:line="240" w:lineRule="atLeast"/>']).to be_within(0.01).of(natural)
-    expect(height['<w:spacing w:line="400" w:lineRule="atLeast"/>']).to eq 20.0
+    expect(height["multiple", 1.0]).to be_within(0.01).of(natural)
+    expect(height["multiple", 2.0]).to be_within(0.02).of(natural * 2)
+    expect(height["exact", 24.0]).to eq 24.0
+    expect(height["at_least", 12.0]).to be_within(0.01).of(natural)
+    expect(height["at_least", 20.0]).to eq 20.0
   end
 
   it "takes the larger of two spaces, their sum where the file says so, none between its own" do
-    gap = lambda do |more = "", sum: false|
-      document = docx(p(t("one"), "<w:spacing w:after=\"200\" w:before=\"0\"/>#{more}") +
-        p(t("two"), '<w:spacing w:before="100" w:after="0"/>') + wide)
-      one, two = Norvel::Layout.of(document.with(settings: document.settings.with(sum_spaces: sum)))
-        .sheets.flat_map(&:lines)
+    gap = lambda do |sum_spaces: false, **more|
+      settings = Norvel::Document::Settings.new(sum_spaces:)
+      one, two = lines(p(t("one"), space_after: 10.0, space_before: 0.0, **more) +
+        p(t("two"), space_before: 5.0, space_after: 0.0), settings:)
       (two.top - one.top - one.height).round(2)
     end
-    expect([gap[], gap["", sum: true], gap["<w:contextualSpacing/>"]]).to eq [10.0, 15.0, 5.0]
+    expect([gap[], gap[sum_spaces: true], gap[contextual_spacing: true]]).to eq [10.0, 15.0, 5.0]
   end
 
   it "puts markers of lists before their text and not into it" do
-    numbering = '<w:abstractNum w:abstractNumId="0"><w:lvl w:ilvl="0"><w:start w:val="1"/><w:numFmt w:val="decimal"/>' \
-      '<w:lvlText w:val="%1."/><w:pPr><w:ind w:left="720" w:hanging="360"/></w:pPr></w:lvl></w:abstractNum><w:num ' \
-      'w:numId="1"><w:abstractNumId w:val="0"/></w:num>'
-    body = p(t("entry " * 40), '<w:numPr><w:ilvl w:val="0"/><w:numId w:val="1"/></w:numPr>') + wide
-    found = Norvel::Layout.of(Norvel::Formats.read(with_lists(package(body), numbering), name: "list.docx"))
-      .sheets.flat_map(&:lines)
+    level = Norvel::Document::ListLevel.new(text: "%1.", paragraph: set(indent_left: 36.0, first_line: -18.0))
+    numbering = Norvel::Document::Numbering.new({0 => Norvel::Document::Numbering::Definition.new({0 => level})},
+      {1 => Norvel::Document::Numbering::List.new(0)})
+    found = lines(p(t("entry " * 40), list_id: 1, list_level: 0), numbering:)
     expect(found[0].text).to start_with "entry"
     expect(found[0].spans.map { |span| [span.text[0, 5], span.x.round] }).to include(["1.", 90], ["entry", 108])
     expect(found[1].left).to eq 108.0
   end
 
   it "is set from its own side where it reads from right to left" do
-    found = lines(p(t("word " * 50), '<w:bidi/><w:ind w:left="720"/>'))
+    found = lines(p(t("word " * 50), right_to_left: true, indent_left: 36.0))
     expect(found[0].left + found[0].width).to be_within(3.2).of(540.0 - 36.0)
   end
 
@@ -170,12 +168,9 @@ RSpec.describe Norvel::Layout::TextSetting do
     end
     expect(%w[a I it].flat_map { |word| Norvel::Layout::Hyphenation.places(word, "en-US") }).to be_empty
     expect(Norvel::Layout::Hyphenation.places("hyphenation", "xx-unknown")).to eq []
-    long = p(t("concatenation of typographical requirements " * 12, '<w:lang w:val="en-US"/>'),
-      '<w:ind w:right="6000"/>')
+    long = p(t("concatenation of typographical requirements " * 12, language: "en-US"), indent_right: 300.0)
     expect(lines(long).map(&:text)).to all(satisfy { |text| !text.end_with?("-") })
-    asked = Norvel::Formats.read(package(long + wide), name: "a.docx").then do |d|
-      d.with(settings: d.settings.with(hyphenated: true))
-    end
+    asked = made(long, page: wide, settings: Norvel::Document::Settings.new(hyphenated: true))
     found = Norvel::Layout.of(asked).sheets.flat_map(&:lines)
     expect(found.count { |line| line.text.end_with?("-") }).to be > 3
     expect(found.map(&:text).join(" ").gsub("- ", "")).to eq asked.paragraphs[0].text.strip
@@ -188,19 +183,18 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   it "says where lines are an estimate: fonts that do not ship, signs that no face has" do
-    pages = laid(p(r("set in something", '<w:rFonts w:ascii="Georgia" w:hAnsi="Georgia"/>')) + p(t("漢字")))
+    pages = laid(p(r("set in something", font: "Georgia")) + p(t("漢字")))
     expect(pages.estimates.join).to include "“Georgia” does not ship", "No face that ships has 漢 字"
     expect(pages.estimated?(pages.sheets[0])).to be true
     expect(laid(p(t("plain"))).estimates).to eq []
   end
 
   # From memory of ISO/IEC 29500-1 17.6.4, 17.6.5, 17.11.19: what a section may ask for and the layout does more simply.
-  {"columns of unequal width" => '<w:cols w:num="2" w:equalWidth="0"><w:col w:w="2000" w:space="720"/><w:col ' \
-    'w:w="6000"/></w:cols>',
-   "a grid that lines stand on" => '<w:docGrid w:type="lines" w:linePitch="360"/>'}
+  {"columns of unequal width" => {columns: 2, column_widths: [[100.0, 36.0], [300.0, 0.0]]},
+   "a grid that lines stand on" => {line_grid: {type: "lines", pitch: 18.0, characters: nil}}}
     .each do |words, asked|
     it "says that pages are an estimate where a section has #{words}" do
-      pages = laid(p(t("plain")), section: wide.sub("</w:sectPr>", "#{asked}</w:sectPr>"))
+      pages = laid(p(t("plain")), page: asked)
       expect(pages.estimates).to match [/\ASection 1 .*#{words}/]
       expect(pages.estimated?(pages.sheets[0])).to be true
     end
@@ -209,7 +203,7 @@ RSpec.describe Norvel::Layout::TextSetting do
   # What is drawn stretches every space there is: CSS 2.1 16.4 word-spacing, ISO 32000-1 9.3.3 Tw.
   it "fills justified lines by each of their spaces, at their begin and several in a row too" do
     words = "   the keeper  of the gate wrote   down each tide that came over the sill in that winter. " * 3
-    set = lines(p(t(words), '<w:jc w:val="both"/>'))
+    set = lines(p(t(words), align: "justify"))
     drawn = set.map do |line|
       line.spans.sum { |span| span.letters.width(span.text) + (span.text.count(" ") * span.stretch) }
     end
@@ -218,8 +212,8 @@ RSpec.describe Norvel::Layout::TextSetting do
   end
 
   it "calls a page no estimate for a grid that asks for nothing" do
-    expect(laid(p(t("plain")), section: wide.sub("</w:sectPr>", '<w:docGrid w:linePitch="360"/></w:sectPr>')).estimates)
-      .to eq []
+    grid = Demo::Markup.section(footer: false).sub("</w:sectPr>", '<w:docGrid w:linePitch="360"/></w:sectPr>')
+    expect(Norvel::Layout.of(docx(Demo::Markup.p(Demo::Markup.r("plain")) + grid)).estimates).to eq []
   end
 
   it "breaks long texts as Unicode does: between words of one text, over their spaces (property)" do
