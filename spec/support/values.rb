@@ -41,6 +41,15 @@ module Values
     {font:, size: half_points / 2.0}
   end
 
+  # A table among paragraphs: rows of cells, each its paragraphs or its words.
+  Cells = Struct.new(:rows)
+  WIDE = 120.0 # points, of every column
+
+  # [A table]
+  def table(rows)
+    [Cells.new(rows.map { |row| row.map { |cell| cell.is_a?(String) ? p(cell) : cell } })]
+  end
+
   # [A footnote]
   def footnote(id, text)
     [Norvel::Document::Story.new(kind: "footnote", id: id.to_s, paragraphs: p(note(nil) + r(" #{text}", size: 9.0)))]
@@ -52,7 +61,7 @@ module Values
       paragraphs: footer)
     section = Norvel::Document::Section.new(**PAGE, heads: foot ? {footer: {default: foot.id}} : {}, **page)
     Norvel::Document.new(format: FORMAT.name, name: "made", conventions: FORMAT.conventions, info: INFO, source: nil,
-      paragraphs: with_ids(blocks), tables: [].freeze, stories: beside_text([*footnotes, *foot]),
+      paragraphs: with_ids(blocks), tables: tables_in(blocks), stories: beside_text([*footnotes, *foot]),
       styles: style_sheet_of(styles, defaults), numbering: Norvel::Document::Numbering.new,
       sections: [section].freeze, page_styles: [].freeze, settings: Norvel::Document::Settings.new, **fields)
   end
@@ -77,8 +86,32 @@ module Values
       run_defaults: letters)
   end
 
-  def with_ids(paragraphs)
-    paragraphs.each.with_index(1).map { |paragraph, id| paragraph.with(id:, source: id - 1) }.freeze
+  # Paragraphs in reading order, those in cells with the number of their cell.
+  def with_ids(blocks)
+    cells = 0
+    blocks.flat_map { |block|
+      next block unless block.is_a?(Cells)
+      block.rows.flatten(1).flat_map { |inside| in_cell(inside, cells += 1) }
+    }.each.with_index(1).map { |paragraph, id| paragraph.with(id:, source: id - 1) }.freeze
+  end
+
+  def in_cell(paragraphs, number)
+    look = Norvel::Document::CellLook.new(nil, [])
+    inside = paragraphs.map { |one| one.with(part: :table, container: number, table: look) }
+    [*inside[0...-1], inside.last.with(holds: :last_in_cell)]
+  end
+
+  def tables_in(blocks)
+    cells = 0
+    blocks.grep(Cells).each.with_index(1).map { |table, id|
+      rows = table.rows.map { |row|
+        Norvel::Document::Row.new(cells: row.map {
+          Norvel::Document::Cell.new(id: cells += 1,
+            width: {rule: "exact", value: WIDE})
+        })
+      }
+      Norvel::Document::Table.new(id:, rows:, grid: [WIDE] * table.rows.first.size)
+    }.freeze
   end
 
   def beside_text(stories)

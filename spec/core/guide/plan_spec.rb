@@ -22,11 +22,11 @@ RSpec.describe Norvel::Guide::Plan do
       color: "#2f5496", size: 16.0)
   end
 
-  def plan(body, styles: "", guide: self.guide, **choices)
+  def plan(body, styles: [], guide: self.guide, **choices)
     described_class.new(guide, made(body, styles:, defaults: defaults("Arial", 22)), **choices)
   end
 
-  def heads(text = "Sources") = p(r(text, bold: true, size: 15.0)) + p(r(running)) * 2
+  def heads(text = "Sources", size: 15.0) = p(r(text, bold: true, size:)) + p(r(running)) * 2
 
   def named(document, name) = document.styles.named(name)
 
@@ -44,8 +44,8 @@ RSpec.describe Norvel::Guide::Plan do
 
     it "of a style that others wear stays; they look as it does, which is told, and nothing is set by hand" do
       body = p(r("Worn already"), style: "Heading1") + p(r(running)) +
-        heads.sub('w:val="30"', 'w:val="32"')
-      made = plan(body, styles: blue_heading.sub("<w:color", "<w:b/><w:color"))
+        heads(size: 16.0)
+      made = plan(body, styles: blue_heading.map { |one| one.with(run: one.run.merge(bold: true)) })
       part = made.parts.find { |one| one.style == "Heading 1" }
       expect([part.kind, part.differences.map { |property, theirs, its| [property.name, theirs, its] }])
         .to eq ["put_in_style", [[:color, "auto", "#2f5496"]]]
@@ -76,9 +76,9 @@ RSpec.describe Norvel::Guide::Plan do
 
   describe "words set apart" do
     it "stay in all kinds, also where they are most of a paragraph" do
-      kinds = ["<w:b/>", "<w:i/>", '<w:u w:val="single"/>', "<w:strike/>", '<w:highlight w:val="yellow"/>',
-        "<w:smallCaps/>", '<w:vertAlign w:val="superscript"/>']
-      body = kinds.map { |kind| p(r("#{running} ", kind) + r("and the rest.")) }.join + p(r(running)) * 3
+      kinds = [{bold: true}, {italic: true}, {underline: "single"}, {strike: true}, {highlight: "#ffff00"},
+        {small_caps: true}, {position: "super"}]
+      body = kinds.flat_map { |kind| p(r("#{running} ", **kind) + r("and the rest.")) } + p(r(running)) * 3
       before = made(body, defaults: defaults("Arial", 22))
       after = described_class.new(guide, before).after
       looks = ->(document) {
@@ -115,14 +115,14 @@ RSpec.describe Norvel::Guide::Plan do
     def spaced(gap) = p(r(running)) + gap + p(r("Sources", bold: true, size: 15.0)) + p("") + p(r(running))
 
     it "become space of a style whose paragraphs all have them" do
-      after = plan(spaced("") * 4, styles: blue_heading).after
+      after = plan(spaced([]) * 4, styles: blue_heading).after
       expect(named(after, "Heading 1").paragraph[:space_after]).to eq 12.0
       expect(after.paragraphs.select { |one| one.text == "Sources" }.map(&:direct).uniq).to eq [set]
       expect(after.paragraphs.count(&:blank?)).to eq 0
     end
 
     it "stay where a style's paragraphs differ in them, and become its space throughout when a person says so" do
-      body = (spaced(p("")) + spaced("")) * 2
+      body = (spaced(p("")) + spaced([])) * 2
       before = ->(after) {
         after.paragraphs.select { |one| one.text == "Sources" }
           .map { |one| after.look(one)[:space_before] }
@@ -177,9 +177,9 @@ RSpec.describe Norvel::Guide::Plan do
 
   # What one part does to a style makes the blank lines in it higher: the other must not count that in.
   it "makes the space that was there, whichever part comes first" do
-    after = '<w:spacing w:after="200"/>'
-    heading = p(r("Buoys in the outer harbour", bold: true, size: 15.0), after)
-    text = (heading + p("", after) + (p(r(running), after) + p("", after)) * 3) * 5
+    after = {space_after: 10.0}
+    heading = p(r("Buoys in the outer harbour", bold: true, size: 15.0), **after)
+    text = (heading + p("", **after) + (p(r(running), **after) + p("", **after)) * 3) * 5
     document = made(text, defaults: defaults("Arial", 22))
     none = Norvel::Guide.none
     all = described_class.new(none, document).then do |plan|
@@ -225,10 +225,9 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "that ask first are offered, and done when they are taken in" do
-      entries = Array.new(4) { |n|
-        p(r("Aldermoor, A. (189#{n}). Salt. Ravelmouth: Quay Press."),
-          indent_left: 36.0, first_line: -36.0)
-      }.join
+      entries = (0..3).flat_map { |n|
+        p("Aldermoor, A. (189#{n}). Salt. Ravelmouth: Quay Press.", indent_left: 36.0, first_line: -36.0)
+      }
       body = p(r(running)) * 3 + p(r("References", bold: true, size: 15.0)) + entries
       offered = plan(body).parts.find(&:off)
       expect([offered.key, offered.count, offered.mend.why])
