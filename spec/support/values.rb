@@ -12,15 +12,25 @@ module Values
           number_format: "decimal", title_page: false}.freeze
   INFO = {title: nil, author: nil, subject: nil, language: nil, keywords: nil}.freeze
 
-  # [A run]: its letters, a character style, what is set on it by hand.
-  def r(text, style: nil, **direct)
-    [Norvel::Document::Run.new(text, style, set(**direct))]
+  # [A run]: its letters, a character style, what it stands in (Link, Field), what is set on it by hand.
+  def r(text, style: nil, within: nil, **direct)
+    [Norvel::Document::Run.new(text, style, set(**direct), nil, nil, within)]
+  end
+
+  # [An object among letters].
+  def object(object)
+    [Norvel::Document::Run.new(Norvel::Document::Run::OBJECT, nil, set, nil, [object].freeze)]
   end
 
   # [The raised mark of a note].
   def note(id)
     mark = Norvel::Document::NoteMark.new(of: "footnote", note: id&.to_s)
     [Norvel::Document::Run.new(Norvel::Document::Run::NOTE, nil, set(position: "super"), nil, [mark].freeze)]
+  end
+
+  # [What a field shows].
+  def field(computes, cached, id: 1, **direct)
+    r(cached, within: [Norvel::Document::Field.new(id:, computes:, cached:)], **direct)
   end
 
   # [A paragraph] of runs or of plain text. mark: what is set on its mark.
@@ -41,13 +51,32 @@ module Values
     {font:, size: half_points / 2.0}
   end
 
-  # A table among paragraphs: rows of cells, each its paragraphs or its words.
-  Cells = Struct.new(:rows)
-  WIDE = 120.0 # points, of every column
+  # A paragraph that ends a section with this page.
+  Ending = Struct.new(:paragraph, :page)
 
-  # [A table]
-  def table(rows)
-    [Cells.new(rows.map { |row| row.map { |cell| cell.is_a?(String) ? p(cell) : cell } })]
+  # [A blank paragraph that ends a section]; page: over PAGE
+  def ending(page: {}, **direct)
+    [Ending.new(p("", **direct).first.with(holds: :section_break), page)]
+  end
+
+  # A list of these levels, {level => ListLevel}: that of the id 1.
+  def numbering(levels)
+    Norvel::Document::Numbering.new({1 => Norvel::Document::Numbering::Definition.new(levels)},
+      {1 => Norvel::Document::Numbering::List.new(1)})
+  end
+
+  # A table among paragraphs, its columns so many points wide. borders: of every cell; more: of Document::Table
+  Cells = Struct.new(:rows, :wide, :borders, :more)
+  Row = Struct.new(:cells, :more)
+
+  # A row of a table; more: of Document::Row.
+  def row(cells, **more)
+    Row.new(cells.map { |cell| cell.is_a?(String) ? p(cell) : cell }, more)
+  end
+
+  # [A table]: rows, or the cells of each; a cell is its paragraphs or its words.
+  def table(rows, wide: 120.0, borders: {}, **more)
+    [Cells.new(rows.map { |cells| cells.is_a?(Row) ? cells : row(cells) }, wide, borders, more)]
   end
 
   # [A footnote]
@@ -59,11 +88,12 @@ module Values
   def made(blocks, styles: [], defaults: {}, page: {}, footnotes: [], footer: nil, **fields)
     foot = footer && Norvel::Document::Story.new(kind: "footer", id: "foot", section: 1, which: "default",
       paragraphs: footer)
-    section = Norvel::Document::Section.new(**PAGE, heads: foot ? {footer: {default: foot.id}} : {}, **page)
+    pages = [*blocks.grep(Ending).map(&:page), page]
+    pages[0] = {heads: {footer: {default: foot.id}}, **pages[0]} if foot
     Norvel::Document.new(format: FORMAT.name, name: "made", conventions: FORMAT.conventions, info: INFO, source: nil,
-      paragraphs: with_ids(blocks), tables: tables_in(blocks), stories: beside_text([*footnotes, *foot]),
+      paragraphs: with_ids(blocks), tables: tables_in(blocks), stories: beside_text([*footnotes, foot].compact),
       styles: style_sheet_of(styles, defaults), numbering: Norvel::Document::Numbering.new,
-      sections: [section].freeze, page_styles: [].freeze, settings: Norvel::Document::Settings.new, **fields)
+      sections: pages.map { |one| Norvel::Document::Section.new(**PAGE, **one) }.freeze, page_styles: [].freeze, settings: Norvel::Document::Settings.new, **fields)
   end
 
   # The bytes of a file of it: a new one unless it came from one.
@@ -86,13 +116,21 @@ module Values
       run_defaults: letters)
   end
 
-  # Paragraphs in reading order, those in cells with the number of their cell.
+  # Paragraphs in reading order with the numbers of their sections, those in cells with that of their cell.
   def with_ids(blocks)
     cells = 0
-    blocks.flat_map { |block|
-      next block unless block.is_a?(Cells)
-      block.rows.flatten(1).flat_map { |inside| in_cell(inside, cells += 1) }
-    }.each.with_index(1).map { |paragraph, id| paragraph.with(id:, source: id - 1) }.freeze
+    told = blocks.slice_after(Ending).each.with_index(1).flat_map do |part, section|
+      part.flat_map { |block| paragraphs_of(block) { cells += 1 } }.map { |paragraph| paragraph.with(section:) }
+    end
+    told.each.with_index(1).map { |paragraph, id| paragraph.with(id:, source: id - 1) }.freeze
+  end
+
+  def paragraphs_of(block)
+    case block
+    when Cells then block.rows.flat_map(&:cells).flat_map { |inside| in_cell(inside, yield) }
+    when Ending then [block.paragraph]
+    else [block]
+    end
   end
 
   def in_cell(paragraphs, number)
@@ -105,12 +143,12 @@ module Values
     cells = 0
     blocks.grep(Cells).each.with_index(1).map { |table, id|
       rows = table.rows.map { |row|
-        Norvel::Document::Row.new(cells: row.map {
-          Norvel::Document::Cell.new(id: cells += 1,
-            width: {rule: "exact", value: WIDE})
-        })
+        width = {rule: "exact", value: table.wide}
+        told = row.cells.map { Norvel::Document::Cell.new(id: cells += 1, width:, borders: table.borders) }
+        Norvel::Document::Row.new(cells: told, **row.more)
       }
-      Norvel::Document::Table.new(id:, rows:, grid: [WIDE] * table.rows.first.size)
+      Norvel::Document::Table.new(id:, rows:, grid: [table.wide] * table.rows.first.cells.size,
+        **table.more)
     }.freeze
   end
 

@@ -2,19 +2,16 @@
 
 # captions.missing, captions.place.
 RSpec.describe Norvel::Guide::Rules::CaptionRules do
+  include Values
+
   def guide(rules) = Norvel::Guide.new("norvel_guide: 1\nname: G\ncaptions: {#{rules}}\n")
 
-  def caption(text) = p(r(text), '<w:pStyle w:val="Caption"/>')
+  def caption(text) = p(r(text), style: "Caption")
 
-  def figure
-    drawing = "<w:drawing><wp:inline " \
-      'xmlns:wp="http://schemas.openxmlformats.org/drawingml/2006/wordprocessingDrawing"><wp:extent cx="900000" ' \
-      'cy="900000"/><wp:docPr id="1" name="P"/></wp:inline></w:drawing>'
-    p("<w:r>#{drawing}</w:r>")
-  end
+  def figure = p(object(Norvel::Document::Image.new(id: 1, width: 70.9, height: 70.9)))
 
-  def made(body) = docx(body + p(r("The end of the text, in many plain words.")),
-    styles: %(<w:style w:type="paragraph" w:styleId="Caption"><w:name w:val="caption"/></w:style>))
+  def captioned(body) = made(body + p(r("The end of the text, in many plain words.")),
+    styles: style("Caption", "Caption"))
 
   def found(document, rules = "figure: below, table: above, missing: forbid")
     Norvel::Guide::Check.new(guide(rules), document).findings.reject { |one| one.rule == "captions.number" }
@@ -24,28 +21,28 @@ RSpec.describe Norvel::Guide::Rules::CaptionRules do
   let(:cells) { table([%w[a b]]) }
 
   it "is content with a figure over its caption and a table under its own" do
-    expect(found(made(figure + caption("Figure 1. Tides") + caption("Table 1. Dues") + cells))).to eq []
+    expect(found(captioned(figure + caption("Figure 1. Tides") + caption("Table 1. Dues") + cells))).to eq []
   end
 
   it "finds figures and tables without one; a caption of the other kind is none" do
-    expect(found(made(figure + caption("Table 1. Dues") + cells)))
+    expect(found(captioned(figure + caption("Table 1. Dues") + cells)))
       .to eq [["captions.missing", "A figure has no caption"]]
-    expect(found(made(p(r("Text before it, plain words.")) + cells)))
+    expect(found(captioned(p(r("Text before it, plain words.")) + cells)))
       .to eq [["captions.missing", "A table has no caption"]]
-    expect(found(made(figure), "figure: below")).to eq []
+    expect(found(captioned(figure), "figure: below")).to eq []
   end
 
   it "finds a caption on the other side, and moves that of a figure" do
-    document = made(p(r("Text before the figure.")) + caption("Figure 1. Tides") + figure)
+    document = captioned(p(r("Text before the figure.")) + caption("Figure 1. Tides") + figure)
     expect(found(document)).to eq [["captions.place", "The caption of a figure stands above it"]]
     finding = Norvel::Guide::Check.new(guide("figure: below"), document).findings.first
     expect(finding.mend.safe).to be false
     expect(found(finding.mend.edit([finding], guide("figure: below")).apply(document).after)).to eq []
-    expect(found(made(cells + caption("Table 1. Dues")), "table: above"))
+    expect(found(captioned(cells + caption("Table 1. Dues")), "table: above"))
       .to eq [["captions.place", "The caption of a table stands below it"]]
   end
 
   it "takes captions in other languages for what they say" do
-    expect(found(made(figure + caption("Abbildung 1: Gezeiten") + caption("Tabelle 1: Abgaben") + cells))).to eq []
+    expect(found(captioned(figure + caption("Abbildung 1: Gezeiten") + caption("Tabelle 1: Abgaben") + cells))).to eq []
   end
 end

@@ -2,14 +2,13 @@
 
 # What a plan is for: by role, style, pages and parts.
 RSpec.describe Norvel::Guide::Portion do
+  include Values
+
   running = "The keeper of the gate wrote the hour and the height of the tide in the book, and he signed it. " * 3
-  note = %(<w:footnote w:id="1"><w:p>#{Demo::Markup.r("  A note.")}</w:p></w:footnote>)
-  mark = %(<w:r><w:footnoteReference w:id="1"/></w:r>)
   let(:document) do
-    body = %(<w:p>#{r("Tides", "<w:b/><w:sz w:val=\"32\"/>")}</w:p>) + p(r(running)) * 3 + p("") +
-      p(r("\tThe next page. ") + mark, "<w:pageBreakBefore/>") +
-      %(<w:tbl><w:tr><w:tc>#{p(r("One  cell"))}</w:tc></w:tr></w:tbl>) + p(r("\tThe end."))
-    docx(body, footnotes: note)
+    body = p(r("Tides", bold: true, size: 16.0)) + p(r(running)) * 3 + p("") +
+      p(r("\tThe next page. ") + note(1), page_break_before: true) + table([["One  cell"]]) + p("\tThe end.")
+    made(body, footnotes: footnote(1, "").map { |one| one.with(paragraphs: p("  A note.")) })
   end
 
   def texts(**choice)
@@ -29,7 +28,7 @@ RSpec.describe Norvel::Guide::Portion do
   end
 
   it "does not take a style for a role of the same name, nor the other way round" do
-    named = docx(p(r("Cap"), '<w:pStyle w:val="C"/>') + p(r(running)), styles: style("C", "body"))
+    named = made(p(r("Cap"), style: "C") + p(r(running)), styles: style("C", "body"))
     ids = ->(**choice) { described_class.new(named, **choice).ids }
     expect([ids[styles: ["body"]], ids[roles: ["body"]], ids[roles: ["body"], styles: ["body"]]])
       .to eq [[1], [2], [1, 2]]

@@ -2,11 +2,11 @@
 
 # The rules on words, numbers, lists, tables, notes, heads and length, each on a small document that meets it in part.
 RSpec.describe Norvel::Guide::Check do
+  include Values
+
   running = "The keeper of the gate wrote the hour and the height of the tide in the book, and he signed it at the end."
-  styles = (1..3).map do |level|
-    %(<w:style w:type="paragraph" w:styleId="H#{level}"><w:name w:val="heading #{level}"/>) +
-      %(<w:pPr><w:outlineLvl w:val="#{level - 1}"/></w:pPr></w:style>)
-  end.join
+
+  let(:styles) { (1..3).flat_map { |level| style("H#{level}", "Heading #{level}", outline_level: level) } }
 
   def check(document, yaml)
     described_class.new(Norvel::Guide.new("norvel_guide: 1\nname: Test\n#{yaml}"), document)
@@ -17,12 +17,12 @@ RSpec.describe Norvel::Guide::Check do
   end
 
   def heading(text, level = 1)
-    p(r(text), %(<w:pStyle w:val="H#{level}"/>))
+    p(text, style: "H#{level}")
   end
 
   describe "headings" do
     let(:document) do
-      docx(heading("The Tide and the Book") + p(r(running)) * 4 + heading("The keeper of the gate", 2) + p(r(running)) +
+      made(heading("The Tide and the Book") + p(r(running)) * 4 + heading("The keeper of the gate", 2) + p(r(running)) +
         heading("THE KEEPER OF THE LIGHT", 2) + p(r(running)) + heading("What is left:", 2) + p(r(running)) +
         heading("Deep", 3) + p(r(running)) + heading("", 2) + p(r(running)), styles:)
     end
@@ -39,7 +39,7 @@ RSpec.describe Norvel::Guide::Check do
 
     it "are not judged by title case where nouns have capitals, and that is said" do
       german = "Der Wärter schrieb die Stunde und die Höhe der Flut in das Buch, und er hat es am Ende auch gezeichnet."
-      document = docx(heading("Die Arbeit der Wärter") + p(r(german)) * 8, styles:)
+      document = made(heading("Die Arbeit der Wärter") + p(r(german)) * 8, styles:)
       asked = check(document, "headings: {case: {heading_1: title}}")
       expect([asked.findings, asked.unchecked.map(&:rule)]).to eq [[], ["headings.case"]]
     end
@@ -53,7 +53,7 @@ RSpec.describe Norvel::Guide::Check do
     end
 
     it "are numbered as the guide says, typed or counted, and typed numbers are told" do
-      typed = docx(heading("1 The tide") + p(r(running)) * 3 + heading("1.1 The gate", 2) + p(r(running)) +
+      typed = made(heading("1 The tide") + p(r(running)) * 3 + heading("1.1 The gate", 2) + p(r(running)) +
         heading("References") + p(r(running)), styles:)
       expect(found(typed, "headings: {numbering: decimal}")).to eq []
       expect(found(typed, "headings: {numbering: none}").map(&:last)).to eq %w[1 1.1]
@@ -65,9 +65,9 @@ RSpec.describe Norvel::Guide::Check do
 
   describe "running text" do
     let(:document) do
-      docx(p(r("It was ") + r("loud", "<w:b/>") + r(" and ") + r("long", "<w:i/>") + r(". #{running}")) +
-        p(r(running), '<w:ind w:firstLine="360"/>') * 3 + p(r(running)) +
-        p(r(running), '<w:ind w:firstLine="360"/><w:spacing w:before="240"/>'))
+      made(p(r("It was ") + r("loud", bold: true) + r(" and ") + r("long", italic: true) + r(". #{running}")) +
+        p(r(running), first_line: 18.0) * 3 + p(r(running)) +
+        p(r(running), first_line: 18.0, space_before: 12.0))
     end
 
     it "has words set apart as is allowed" do
@@ -83,10 +83,10 @@ RSpec.describe Norvel::Guide::Check do
     end
 
     it "is in fonts that are allowed, and stands out from what is behind it" do
-      colours = docx(p(r("Pale words here", '<w:color w:val="999999"/>')) +
-        p(r("Large words here", '<w:color w:val="888888"/><w:sz w:val="40"/>')) + p(r("Dark words")))
+      colours = made(p(r("Pale words here", color: "#999999")) +
+        p(r("Large words here", color: "#888888", size: 20.0)) + p(r("Dark words")))
       expect(found(colours, "accessible: {contrast: 4.5}")).to eq [["accessible.contrast", "4.5 : 1", "2.8 : 1"]]
-      fonts = docx(p(r("One")) + p(r("Two", '<w:rFonts w:ascii="Courier New" w:hAnsi="Courier New"/>')))
+      fonts = made(p(r("One")) + p(r("Two", font: "Courier New")))
       expect(found(fonts, "fonts: {allowed: [Times New Roman, Garamond]}"))
         .to eq [["fonts.allowed", "Times New Roman or Garamond", "Courier New"]]
     end
@@ -99,14 +99,14 @@ RSpec.describe Norvel::Guide::Check do
       expect(found(document, "count: {words: {max: 50}, pages: 2}"))
         .to contain_exactly(["count.words", "at most 50 words", "#{words} words"],
           ["count.pages", "2 pages", "1 pages"])
-      apart = docx(heading("The tide") + p(r(running)) + heading("References") + p(r(running)), styles:)
+      apart = made(heading("The tide") + p(r(running)) + heading("References") + p(r(running)), styles:)
       expect(found(apart, "count: {words: {max: 30, without: [references]}}")).to eq []
       expect(found(apart, "count: {words: {max: 30}}").size).to eq 1
     end
   end
 
   it "speaks in the guide's own units" do
-    document = docx(p(r(running), '<w:ind w:left="1000"/>') + section(left: 1500, footer: false))
+    document = made(p(r(running), indent_left: 50.0), page: {margin_left: 75.0})
     expect(found(document, "roles: {body: {indent_left: 1in}}")).to eq [["role.body.indent_left", "1 in", "0.69 in"]]
     expect(found(document, "page: {margins: {left: {min: 1.5in}}}"))
       .to eq [["page.margin.left", "at least 1.5 in", "1.04 in"]]
@@ -114,16 +114,11 @@ RSpec.describe Norvel::Guide::Check do
 
   describe "lists" do
     let(:document) do
-      levels = [["bullet", "•", 720], ["bullet", "-", 1080]].each_with_index.map do |(format, text, left), level|
-        %(<w:lvl w:ilvl="#{level}"><w:numFmt w:val="#{format}"/><w:lvlText w:val="#{text}"/><w:pPr><w:ind ) +
-          %(w:left="#{left}" w:hanging="360"/></w:pPr></w:lvl>)
+      levels = {0 => ["•", 36.0], 1 => ["-", 54.0]}.transform_values do |text, left|
+        Norvel::Document::ListLevel.new(format: "bullet", text:, paragraph: set(indent_left: left, first_line: -18.0))
       end
-      numbering = %(<w:abstractNum w:abstractNumId="1">#{levels.join}</w:abstractNum>) +
-        %(<w:num w:numId="1"><w:abstractNumId w:val="1"/></w:num>)
-      items = [0, 0, 1].map do |level|
-        p(r("a can of oil"), %(<w:numPr><w:ilvl w:val="#{level}"/><w:numId w:val="1"/></w:numPr>))
-      end
-      Norvel::Formats.read(with_lists(package(p(r(running)) + items.join + p(r(running))), numbering), name: "a.docx")
+      items = [0, 0, 1].flat_map { |level| p("a can of oil", list_id: 1, list_level: level) }
+      made(p(r(running)) + items + p(r(running)), numbering: numbering(levels))
     end
 
     it "are indented level by level, hang, and have the signs that are asked for" do
@@ -139,12 +134,9 @@ RSpec.describe Norvel::Guide::Check do
 
   describe "tables and notes" do
     it "stand and are ruled as is asked for, and have text as is asked for" do
-      cell = ->(text) {
-        "<w:tc><w:tcPr><w:tcBorders><w:top w:val=\"single\" w:sz=\"4\"/></w:tcBorders></w:tcPr>" \
-          "#{p(r(text, '<w:sz w:val="16"/>'))}</w:tc>"
-      }
-      table = "<w:tbl><w:tblPr><w:jc w:val=\"right\"/></w:tblPr><w:tr>#{cell["a"]}#{cell["b"]}</w:tr></w:tbl>"
-      document = docx(p(r(running)) + table + p(r(running)))
+      line = Norvel::Styles::BorderLine.new(kind: "single", width: 0.5, color: "auto", space: 0.0)
+      cells = table([%w[a b].map { |text| p(r(text, size: 8.0)) }], align: "right", borders: {top: line})
+      document = made(p(r(running)) + cells + p(r(running)))
       expect(found(document, "tables: {align: {any_of: [left, center]}, borders: none, text: {size: {min: 9pt}}}").uniq)
         .to contain_exactly(["tables.align", "left or center", "right"],
           ["tables.borders", "no rules", "horizontal rules"], ["role.table_text.size", "at least 9 pt", "8 pt"])
@@ -175,8 +167,7 @@ RSpec.describe Norvel::Guide::Check do
 
   describe "what could not be judged" do
     it "is said of paragraphs that left their kind's rules without a word" do
-      inset = '<w:ind w:left="900" w:right="900"/>'
-      document = docx(p(r(running)) * 6 + p(r("“#{running * 2}”"), inset) + p(r(running)) * 2)
+      document = made(p(r(running)) * 6 + p(r("“#{running * 2}”"), indent_left: 45.0, indent_right: 45.0) + p(r(running)) * 2)
       entries = check(document, "roles: {body: {size: 10pt}}").unchecked
       expect(entries.map { |entry| [entry.rule, entry.why, entry.paragraphs] })
         .to eq [["role.body.*", "1 paragraph in a style for body text reads as block quotation", [7]]]
@@ -185,7 +176,7 @@ RSpec.describe Norvel::Guide::Check do
 
   describe "granted exceptions" do
     let(:document) do
-      docx(p(r(running), '<w:jc w:val="right"/>') + p(r("Verse of the keeper"), '<w:jc w:val="center"/>') +
+      made(p(r(running), align: "right") + p(r("Verse of the keeper"), align: "center") +
         heading("The tide") + p(r(running)), styles:)
     end
 

@@ -4,11 +4,14 @@ require "open3"
 
 # Jobs of a sweep that look at a document as a whole: pages begun by hand, typed capitals, definitions, tables, styles.
 RSpec.describe Norvel::Guide::Sweep, "by job" do
+  include Values
+
   running = "The keeper of the gate wrote the hour of the tide in the book, and Ravelmouth paid him for the NATO buoys."
-  title = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:basedOn w:val="Normal"/>) +
-    %(<w:pPr><w:outlineLvl w:val="0"/></w:pPr></w:style>)
-  heading = ->(text) { p(r(text), '<w:pStyle w:val="H1"/>') }
-  cut = '<w:p><w:r><w:br w:type="page"/></w:r></w:p>'
+
+  let(:title) { style("H1", "Heading 1", based_on: "Normal", outline_level: 1) }
+  let(:cut) { p("\f") }
+
+  def heading(text) = p(text, style: "H1")
 
   # [what was done by job, what was left by job with its reason, the document after]
   def swept(document, **choices)
@@ -21,8 +24,8 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
   describe "page breaks before headings" do
     it "go, since the style begins the pages, where all its headings begin one" do
       body = p(r(running))
-      one, two, three = %w[One Two Three].map { |text| instance_exec(text, &heading) }
-      document = docx(one + body + cut + two + body + cut + p("") + three + body, styles: title)
+      one, two, three = %w[One Two Three].map { |text| heading(text) }
+      document = made(one + body + cut + two + body + cut + p("") + three + body, styles: title)
       done, left, after = swept(document, only: %w[page_breaks])
       expect([done, left]).to eq [{"page_breaks" => 2}, {}]
       expect(after.paragraphs.map(&:text)).to eq ["One", running, "Two", running, "Three", running]
@@ -31,8 +34,8 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
     end
 
     it "are left where other headings of the style would begin a page too, with how many" do
-      document = docx(instance_exec("One", &heading) + instance_exec("Two", &heading) + p(r(running)) + cut +
-        instance_exec("Three", &heading), styles: title)
+      document = made(heading("One") + heading("Two") + p(r(running)) + cut +
+        heading("Three"), styles: title)
       expect(swept(document, only: %w[page_breaks])[1])
         .to eq "page_breaks" => "1 other heading in Heading 1 would begin a page too"
       after = swept(document, only: %w[page_breaks], also: %w[page_breaks]).last
@@ -40,7 +43,7 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
     end
 
     it "may be blank paragraphs that fill the page, as pages show" do
-      document = docx(instance_exec("One", &heading) + p(r(running)) + p("") * 60 + instance_exec("Two", &heading) +
+      document = made(heading("One") + p(r(running)) + p("") * 60 + heading("Two") +
         p(r(running)), styles: title)
       first = Norvel::Layout.of(document).sheets.find { |sheet| sheet.paragraphs.any? { |one| one.text == "Two" } }
       blanks = first.paragraphs.index { |one| one.text == "Two" }
@@ -53,8 +56,8 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
 
   describe "typed capitals" do
     let(:document) do
-      docx(instance_exec("THE TIDE OF RAVELMOUTH AND THE NATO BUOYS", &heading) + p(r(running)) * 3 +
-        instance_exec("CHAPTER II: WRACK", &heading) + p(r(running)) + instance_exec("APPENDIX A", &heading) +
+      made(heading("THE TIDE OF RAVELMOUTH AND THE NATO BUOYS") + p(r(running)) * 3 +
+        heading("CHAPTER II: WRACK") + p(r(running)) + heading("APPENDIX A") +
         p(r("NO SMOKING ON THE QUAY. NO FIRES.")), styles: title)
     end
 
@@ -73,8 +76,8 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
 
   describe "terms with their meanings after a tab" do
     it "hang by a style of their own, where that is asked for" do
-      list = %w[Ebb Flood Slack].map { |term| p(r("#{term}\tthe water as it goes, and what the keeper does with it")) }
-      document = docx(p(r(running)) + list.join + p(r("Name\t12")) * 3)
+      list = %w[Ebb Flood Slack].flat_map { |term| p(r("#{term}\tthe water as it goes, and what the keeper does with it")) }
+      document = made(p(r(running)) + list + p(r("Name\t12")) * 3)
       expect(swept(document, only: %w[indents]).first).to eq({})
       done, _, after = swept(document, only: %w[indents], also: %w[indents])
       look = after.look(after.paragraphs[1])
@@ -88,9 +91,9 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
 
   describe "styles that look the same" do
     it "become one, the one with more text in it, where that is asked for" do
-      one, other = %w[A B].map { |id| p(r(running), %(<w:pStyle w:val="#{id}"/>)) }
-      styles = {"A" => "House text", "B" => "Copy"}.map { |id, name| style(id, name, rpr: '<w:sz w:val="22"/>') }
-      document = docx(one * 2 + other + p(r(running)), styles: styles.join)
+      one, other = %w[A B].map { |id| p(running, style: id) }
+      styles = {"A" => "House text", "B" => "Copy"}.flat_map { |id, name| style(id, name, size: 11.0) }
+      document = made(one * 2 + other + p(r(running)), styles:)
       _, left, = swept(document, only: %w[styles])
       expect(left).to eq "unused_styles" => "both may be meant to differ one day"
       after = swept(document, only: %w[styles], also: %w[styles]).last
@@ -104,14 +107,8 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
 
     # Source: python3-docx of Debian 12 reads the file; w:tblHeader is ISO/IEC 29500-1 17.4.78.
     it "are marked as headers in a .docx where they are set apart, and left where they are not" do
-      cell = ->(text, bold) { "<w:tc>#{p(r(text, ("<w:b/>" if bold).to_s))}</w:tc>" }
-      table = lambda do |apart|
-        made = rows.each_with_index.map do |row, at|
-          "<w:tr>#{row.map { |text| cell[text, apart && at.zero?] }.join}</w:tr>"
-        end
-        "<w:tbl><w:tblGrid><w:gridCol/><w:gridCol/></w:tblGrid>#{made.join}</w:tbl>"
-      end
-      document = docx(p(r(running)) + table[true] + p(r(running)) + table[false] + p(r(running)))
+      told = [p(r("Station", bold: true)), p(r("Height", bold: true))]
+      document = made(p(running) + table([told, *rows.drop(1)]) + p(running) + table(rows) + p(running))
       done, left, after = swept(document, only: %w[tables])
       expect([done, left["tables"]]).to match [{"tables" => 1}, /only a person knows/]
       again = reread(after)
@@ -153,9 +150,9 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
 
   describe "bare text" do
     it "is asked for by its name: all formatting goes, headings and lists stay, those that only look so too" do
-      document = docx(instance_exec("One", &heading) + p(r(running, "<w:b/>"), '<w:jc w:val="center"/>') +
-        p(r("Raised ") + r("2", '<w:vertAlign w:val="superscript"/>') + r(running, '<w:rStyle w:val="S"/>')),
-        styles: title + style("S", "Sign", type: "character", rpr: "<w:i/>"))
+      document = made(heading("One") + p(r(running, bold: true), align: "center") +
+        p(r("Raised ") + r("2", position: "super") + r(running, style: "S")),
+        styles: title + style("S", "Sign", type: "character", italic: true))
       expect(swept(document).first).not_to have_key "bare_text"
       done, _, after = swept(document, only: %w[bare_text])
       expect(done).to eq "bare_text" => 2

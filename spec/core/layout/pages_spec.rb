@@ -2,24 +2,22 @@
 
 # Lines on pages.
 RSpec.describe Norvel::Layout::Pages do
-  def exact = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
+  include Values
+
+  def exact = {space_before: 0.0, space_after: 0.0, line_spacing: {rule: "exact", value: 20.0}}
 
   # A sheet that holds +lines+ lines of 20 points.
-  def section(lines: 10, more: "", width: 400, type: nil, header: 0, footer: 0)
-    start = %(<w:type w:val="#{type}"/>) if type
-    %(<w:sectPr>#{more[/<w:(?:header|footer)Reference.*?\/>/m]}#{start}<w:pgSz w:w="#{width * 20}" ) +
-      %(w:h="#{lines * 400}"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" w:header="#{header}" ) +
-      %(w:footer="#{footer}" w:gutter="0"/>#{more.gsub(/<w:(?:header|footer)Reference.*?\/>/m, "")}</w:sectPr>)
+  def sheet(lines: 10, **more)
+    {width: 400.0, height: lines * 20.0, margin_top: 0.0, margin_bottom: 0.0, margin_left: 0.0, margin_right: 0.0,
+     header: 0.0, footer: 0.0, **more}
   end
 
   # A paragraph of so many lines.
-  def lines(count, properties = "", text: "word")
-    p("<w:r>#{Array.new(count) { "<w:t>#{text}</w:t>" }.join("<w:br/>")}</w:r>", exact + properties)
-  end
+  def lines(count, text: "word", **direct) = p(r(([text] * count).join("\n")), **exact, **direct)
 
-  def ending(section) = p("", "#{exact}#{section}")
+  def cut(**more) = ending(page: sheet(**more), **exact)
 
-  def laid(body, last = section, **parts) = Norvel::Layout.of(docx(body + last, **parts))
+  def laid(body, last = sheet, **parts) = Norvel::Layout.of(made(body, page: last, **parts))
 
   def told(pages) = pages.sheets.map { |sheet| [sheet.label, sheet.ended_by, sheet.lines.size] }
 
@@ -28,146 +26,139 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   it "says which paragraph asked for a page's end" do
-    pages = laid(lines(3) + lines(2, "<w:pageBreakBefore/>") +
-      p('<w:r><w:t>a</w:t><w:br w:type="page"/><w:t>b</w:t></w:r>', exact))
+    pages = laid(lines(3) + lines(2, page_break_before: true) +
+      p("a\fb", **exact))
     expect(told(pages)).to eq [["1", :page_break_before, 3], ["2", :page_break, 3], ["3", :end, 1]]
     expect(pages.sheets.map { |sheet| sheet.asker&.paragraph&.id }).to eq [2, 3, nil]
   end
 
   it "keeps a paragraph's mark on the page that a break at its end closes" do
-    pages = laid(lines(1) + p('<w:r><w:br w:type="page"/></w:r>', exact) + lines(1))
+    pages = laid(lines(1) + p("\f", **exact) + lines(1))
     expect(told(pages)).to eq [["1", :page_break, 2], ["2", :end, 1]]
   end
 
   describe "what keeps together" do
     it "goes to the next page whole" do
-      expect(told(laid(lines(8) + lines(4, "<w:keepLines/>")))).to eq [["1", :keep_together, 8], ["2", :end, 4]]
+      expect(told(laid(lines(8) + lines(4, keep_together: true)))).to eq [["1", :keep_together, 8], ["2", :end, 4]]
     end
 
     it "takes headings along, chains of them too" do
-      heading = "<w:keepNext/>"
-      pages = laid(lines(7) + lines(1, heading) + lines(1, heading) + lines(3))
+      heading = lines(1, keep_with_next: true)
+      pages = laid(lines(7) + heading + heading + lines(3))
       expect(told(pages)).to eq [["1", :keep_with_next, 7], ["2", :end, 5]]
       expect(pages.sheets[0].asker.paragraph.id).to eq 2
     end
 
     it "leaves the first lines of a long paragraph that keeps with the next" do
-      expect(told(laid(lines(2) + lines(7, "<w:keepNext/>") + lines(3))))
+      expect(told(laid(lines(2) + lines(7, keep_with_next: true) + lines(3))))
         .to eq [["1", :keep_with_next, 7], ["2", :end, 5]]
     end
 
     it "gives way where a chain is longer than a page" do
-      pages = laid(lines(1, "<w:keepNext/>") * 25)
+      pages = laid(lines(1, keep_with_next: true) * 25)
       expect(pages.sheets.map { |sheet| sheet.lines.size }).to eq [10, 10, 5]
-      expect(told(laid(lines(14, "<w:keepLines/>")))).to eq [["1", :full, 10], ["2", :end, 4]]
+      expect(told(laid(lines(14, keep_together: true)))).to eq [["1", :full, 10], ["2", :end, 4]]
     end
 
     it "leaves no line alone unless the paragraph allows it" do
       expect(told(laid(lines(9) + lines(4)))).to eq [["1", :widow_control, 9], ["2", :end, 4]]
       expect(told(laid(lines(7) + lines(4)))).to eq [["1", :widow_control, 9], ["2", :end, 2]]
-      expect(told(laid(lines(7) + lines(4, '<w:widowControl w:val="0"/>')))).to eq [["1", :full, 10], ["2", :end, 1]]
+      expect(told(laid(lines(7) + lines(4, widow_control: false)))).to eq [["1", :full, 10], ["2", :end, 1]]
     end
   end
 
   it "drops space before where a page begins by itself, and keeps it after a break" do
-    spaced = exact.sub('before="0"', 'before="400"')
+    spaced = {**exact, space_before: 20.0}
     top = ->(body) { laid(body).sheets.last.lines.first.top }
-    expect(top[lines(10) + p(r("next"), spaced)]).to eq 0.0
-    expect(top[p('<w:r><w:br w:type="page"/></w:r>', exact) + p(r("next"), spaced)]).to eq 20.0
-    expect(top[lines(1) + p(r("next"), "<w:pageBreakBefore/>#{spaced}")]).to eq 20.0
+    expect(top[lines(10) + p("next", **spaced)]).to eq 0.0
+    expect(top[p("\f", **exact) + p("next", **spaced)]).to eq 20.0
+    expect(top[lines(1) + p("next", page_break_before: true, **spaced)]).to eq 20.0
   end
 
   # Source: 29500-1 17.6.22 ST_SectionMark, 17.6.12; published-values 4.3.
   describe "sections" do
     it "count anew, in their own figures" do
-      front = section(more: '<w:pgNumType w:fmt="lowerRoman"/>')
-      pages = laid(lines(19) + ending(front) + lines(22), section(more: '<w:pgNumType w:fmt="decimal" w:start="1"/>'))
+      pages = laid(lines(19) + cut(number_format: "lower_roman") + lines(22), sheet(number_start: 1))
       expect(pages.sheets.map(&:label)).to eq %w[i ii 1 2 3]
       expect(pages.sheets.map(&:ended_by)).to eq %i[full section_break full full end]
     end
 
     it "leave a page blank to begin on their side; it is counted" do
-      pages = laid(lines(10) * 2 + lines(4) + ending(section) + lines(1), section(type: "oddPage"))
+      pages = laid(lines(10) * 2 + lines(4) + cut + lines(1), sheet(starts: "odd_page"))
       expect(pages.sheets.map { |sheet| [sheet.label, sheet.blank, sheet.side] })
         .to eq [["1", false, "right"], ["2", false, "left"], ["3", false, "right"], ["4", true, "left"],
           ["5", false, "right"]]
-      even = laid(lines(9) + ending(section) + lines(1), section(type: "evenPage"))
+      even = laid(lines(9) + cut + lines(1), sheet(starts: "even_page"))
       expect(even.sheets.map { |sheet| [sheet.label, sheet.blank] }).to eq [["1", false], ["2", false]]
     end
 
     it "go on with the same sheet where they are continuous, with another size on the next" do
-      expect(told(laid(lines(3) + ending(section) + lines(4), section(type: "continuous")))).to eq [["1", :end, 8]]
-      expect(laid(lines(3) + ending(section) + lines(4), section(type: "continuous", width: 600)).sheets.size).to eq 2
+      expect(told(laid(lines(3) + cut + lines(4), sheet(starts: "continuous")))).to eq [["1", :end, 8]]
+      expect(laid(lines(3) + cut + lines(4), sheet(starts: "continuous", width: 600.0)).sheets.size).to eq 2
     end
 
     it "fill columns one after the other, even where the next section begins under them" do
-      two = '<w:cols w:num="2" w:space="400"/>'
-      pages = laid(lines(1) * 25, section(more: two))
+      two = {columns: 2, column_gap: 20.0}
+      pages = laid(lines(1) * 25, sheet(**two))
       expect(pages.sheets.map { |sheet| sheet.bands.map { |x, _, column| [x, column.pieces.size] } })
         .to eq [[[0.0, 10], [210.0, 10]], [[0.0, 5]]]
-      evened = laid(lines(1) * 7 + ending(section(more: two)) + lines(1), section(type: "continuous"))
+      evened = laid(lines(1) * 7 + cut(**two) + lines(1), sheet(starts: "continuous"))
       expect(evened.sheets.map { |sheet| sheet.bands.map { |x, y, column| [x, y, column.pieces.size] } })
         .to eq [[[0.0, 0.0, 4], [210.0, 0.0, 4], [0.0, 80.0, 1]]]
     end
 
     it "swap inside and outside margins on left pages where they are mirrored" do
-      document = docx(lines(15) + section.sub('w:left="0"', 'w:left="1000"'))
-      pages = Norvel::Layout.of(document.with(settings: document.settings.with(mirrored: true)))
+      pages = laid(lines(15), sheet(margin_left: 50.0), settings: Norvel::Document::Settings.new(mirrored: true))
       expect(pages.sheets.map { |sheet| sheet.frame.left }).to eq [50.0, 0.0]
     end
   end
 
   describe "tables" do
-    def row(count, properties = "",
-      text: "cell") = %(<w:tr>#{"<w:trPr>#{properties}</w:trPr>" unless properties
-      .empty?}<w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{lines(count,
-        text:)}</w:tc><w:tc><w:tcPr><w:tcW w:w="4000" w:type="dxa"/></w:tcPr>#{lines(1)}</w:tc></w:tr>)
+    def two(count, text: "cell", **more) = row([lines(count, text:), lines(1)], **more)
 
-    def table(*rows) = %(<w:tbl><w:tblPr><w:tblW w:w="8000" w:type="dxa"/></w:tblPr><w:tblGrid><w:gridCol ) +
-      %(w:w="4000"/><w:gridCol w:w="4000"/></w:tblGrid>#{rows.join}</w:tbl>)
+    def table(*rows) = super(rows, wide: 200.0)
 
     def texts(pages) = pages.sheets.map { |sheet| sheet.lines.map(&:text) - ["word"] }
 
     it "end between rows, and repeat their head" do
-      pages = laid(table(row(1, "<w:tblHeader/>", text: "head"), *Array.new(12) { row(1) }) + lines(1))
+      pages = laid(table(two(1, header: true, text: "head"), *Array.new(12) { two(1) }) + lines(1))
       expect(texts(pages)).to eq [["head"] + (["cell"] * 9), ["head"] + (["cell"] * 3)]
     end
 
     it "divide a row that may be, and no other" do
-      free = laid(lines(7) + table(row(6)) + lines(1))
+      free = laid(lines(7) + table(two(6)) + lines(1))
       expect(texts(free).map(&:size)).to eq [3, 3]
-      whole = laid(lines(7) + table(row(6, "<w:cantSplit/>")) + lines(1))
+      whole = laid(lines(7) + table(two(6, may_split: false)) + lines(1))
       expect(texts(whole).map(&:size)).to eq [0, 6]
     end
 
     it "end in bounded time where a cell is taller than a page" do
-      pages = laid(table(row(35, "<w:cantSplit/>")) + lines(1))
+      pages = laid(table(two(35, may_split: false)) + lines(1))
       expect(texts(pages).map(&:size)).to eq [10, 10, 10, 5]
-      expect(laid(table(row(3, '<w:trHeight w:val="90000" w:hRule="exact"/>')) + lines(1)).sheets.size).to be <= 3
+      expect(laid(table(two(3, height: 4500.0, height_rule: "exact")) + lines(1)).sheets.size).to be <= 3
     end
 
     it "stand in the columns of their grid" do
-      cells = laid(table(row(1)) + lines(1)).sheets[0].lines.first(2)
+      cells = laid(table(two(1)) + lines(1)).sheets[0].lines.first(2)
       expect(cells.map { |line| line.left.round(1) }).to eq [5.4, 205.4]
     end
 
     it "are set without their grid where they are nested too deep" do
-      nested = (1..40).inject(lines(1)) { |inner, _| table(%(<w:tr><w:tc>#{inner}#{lines(1)}</w:tc></w:tr>)) }
-      expect(laid(nested + lines(1)).sheets.sum { |sheet| sheet.lines.size }).to be >= 41
+      plain = Demo::Markup.p(Demo::Markup.r("word"))
+      nested = (1..40).inject(plain) { |inner, _| "<w:tbl><w:tr><w:tc>#{inner}#{plain}</w:tc></w:tr></w:tbl>" }
+      expect(Norvel::Layout.of(docx(nested + plain)).sheets.sum { |sheet| sheet.lines.size }).to be >= 41
     end
   end
 
   describe "notes" do
-    def note(id) = %(<w:r><w:footnoteReference w:id="#{id}"/></w:r>)
-
-    def notes(*texts) = texts.each.with_index(1)
-      .map { |text, id|
-      %(<w:footnote w:id="#{id}">#{p(%(<w:r><w:footnoteRef/></w:r>#{r(" #{text}")}),
-        exact)}</w:footnote>)
-    }.join
+    def notes(*texts)
+      texts.each.with_index(1).flat_map do |text, id|
+        footnote(id, "").map { |one| one.with(paragraphs: p(note(nil) + r(" #{text}"), **exact)) }
+      end
+    end
 
     it "stand at the foot of the page where they are called, numbered in order" do
-      pages = laid(p(r("one") + note(1), exact) + lines(12) + p(r("two") + note(2), exact),
+      pages = laid(p(r("one") + note(1), **exact) + lines(12) + p(r("two") + note(2), **exact),
         footnotes: notes("first", "second"))
       expect(pages.sheets.map { |sheet| sheet.note_lines.map(&:text) }).to eq [["1 first"], ["2 second"]]
       expect(pages.sheets[0].lines.first.text).to eq "one1"
@@ -176,10 +167,10 @@ RSpec.describe Norvel::Layout::Pages do
 
     # ISO/IEC 29500-1 17.11.19 eachPage; ISO/IEC 26300-1 19.867 text:start-numbering-at.
     it "are numbered anew on each page where that is asked for, also when they come to stand on another" do
-      each = section.sub("</w:sectPr>", '<w:footnotePr><w:numRestart w:val="eachPage"/></w:footnotePr></w:sectPr>')
-      body = p(r("one") + note(1), exact) + p(r("two") + note(2), exact) + lines(12) + p(r("three") + note(3), exact)
+      each = sheet(notes: {footnote: {restart: "each_page"}})
+      body = p(r("one") + note(1), **exact) + p(r("two") + note(2), **exact) + lines(12) + p(r("three") + note(3), **exact)
       told = ->(pages) { pages.sheets.map { |sheet| sheet.note_lines.map(&:text) } }
-      document = docx(body + each, footnotes: notes("first", "second", "third"))
+      document = made(body, page: each, footnotes: notes("first", "second", "third"))
       pages = Norvel::Layout.of(document)
       expect([told[pages], pages.estimates]).to eq [[["1 first", "2 second"], ["1 third"]], []]
       few = document.without([document.paragraphs[2].id])
@@ -187,14 +178,14 @@ RSpec.describe Norvel::Layout::Pages do
     end
 
     it "push their line to the next page where there is no room for both" do
-      pages = laid((lines(1) * 9) + p(r("called") + note(1), exact) + lines(1), footnotes: notes("below"))
+      pages = laid((lines(1) * 9) + p(r("called") + note(1), **exact) + lines(1), footnotes: notes("below"))
       expect(pages.sheets.map { |sheet| [sheet.lines.last.text, sheet.note_lines.size] })
         .to eq [["word", 0], ["word", 1]]
     end
 
     it "are divided where they must be, and go on at the next foot" do
-      long = %(<w:footnote w:id="1">#{lines(14, text: "note")}</w:footnote>)
-      pages = laid(p(r("called") + note(1), exact) + lines(3), footnotes: long)
+      long = notes("").map { |one| one.with(paragraphs: lines(14, text: "note")) }
+      pages = laid(p(r("called") + note(1), **exact) + lines(3), footnotes: long)
       expect(pages.sheets.flat_map { |sheet| sheet.note_lines.map(&:text) }.size).to eq 14
       expect(pages.sheets.size).to eq 2
     end
@@ -208,10 +199,7 @@ RSpec.describe Norvel::Layout::Pages do
   end
 
   describe "heads and feet" do
-    let(:page_field) do
-      p(%(<w:r><w:t xml:space="preserve">page </w:t></w:r><w:fldSimple w:instr=" PAGE "><w:r><w:t>9</w:t></w:r>) +
-        %(</w:fldSimple>), exact)
-    end
+    let(:page_field) { p(r("page ") + field(Norvel::Document::Computed::PageNumber.new, "9"), **exact) }
 
     def heads(pages) = pages.sheets.map do |sheet|
       pages.heads(sheet).flat_map do |_, x, y, column|
@@ -220,31 +208,28 @@ RSpec.describe Norvel::Layout::Pages do
     end
 
     it "say the label of their own page" do
-      pages = laid(lines(25), section(more: '<w:footerReference w:type="default" r:id="rId3"/><w:pgNumType ' \
-        'w:fmt="upperRoman" w:start="4"/>'), footer: page_field)
+      pages = laid(lines(25), sheet(number_format: "upper_roman", number_start: 4), footer: page_field)
       2.times { expect(heads(pages)).to eq [["page IV"], ["page V"], ["page VI"]] }
     end
 
     it "push the text where they are higher than the margin" do
       tall = page_field * 3
-      pages = laid(lines(25), section(more: '<w:footerReference w:type="default" r:id="rId3"/>'), footer: tall)
+      pages = laid(lines(25), sheet, footer: tall)
       expect(pages.sheets[0].lines.size).to eq 7
     end
   end
 
   it "fills in page fields in the text, round after round until they rest" do
-    field = '<w:fldSimple w:instr=" NUMPAGES "><w:r><w:t>1</w:t></w:r></w:fldSimple>'
-    pages = laid(p(r("of ") + field, exact) + lines(25))
+    count = field(Norvel::Document::Computed::PageCount.new, "1")
+    pages = laid(p(r("of ") + count, **exact) + lines(25))
     expect(pages.sheets[0].lines.first.text).to eq "of 3"
     expect(pages).to be_settled
     expect(pages.rounds).to eq 2
   end
 
   it "lists headings with the labels of their pages" do
-    styles = %(<w:style w:type="paragraph" w:styleId="H1"><w:name w:val="heading 1"/><w:pPr><w:outlineLvl w:val="0"/>) +
-      %(</w:pPr></w:style>)
-    heading = ->(text) { p(r(text), %(<w:pStyle w:val="H1"/>#{exact})) }
-    pages = laid(heading["One"] + lines(12) + heading["Two"], styles:)
+    heading = ->(text) { p(text, style: "H1", **exact) }
+    pages = laid(heading["One"] + lines(12) + heading["Two"], styles: style("H1", "Heading 1", outline_level: 1))
     expect(pages.contents.map { |entry| [entry.level, entry.text, entry.label, entry.index] })
       .to eq [[1, "One", "1", 1], [1, "Two", "2", 3]]
   end
@@ -256,14 +241,12 @@ RSpec.describe Norvel::Layout::Pages do
     end
 
     it "ends with text of no width, no height, and of absurd sizes" do
-      ['w:left="9000" w:right="9000"', 'w:left="0" w:right="0" w:top="30000"', 'w:left="-900000" w:right="900000"']
+      [{margin_left: 450.0, margin_right: 450.0}, {margin_top: 1500.0}, {margin_left: -45_000.0, margin_right: 45_000.0}]
         .each do |margins|
-        broken = section.sub('w:top="0" w:bottom="0" w:left="0" w:right="0"',
-          "w:bottom=\"0\" #{margins}#{' w:top="0"' unless margins.include?("w:top")}")
-        expect(laid(p(r("a few words of text")) * 3, broken).sheets.size).to be_between(1, 200)
+        expect(laid(p("a few words of text") * 3, sheet(**margins)).sheets.size).to be_between(1, 200)
       end
-      expect(laid(p(r("huge", '<w:sz w:val="3200"/>')) * 3).sheets.size).to be_between(1, 20)
-      expect(laid("").sheets.size).to eq 1
+      expect(laid(p(r("huge", size: 1600.0)) * 3).sheets.size).to be_between(1, 20)
+      expect(laid([]).sheets.size).to eq 1
     end
   end
 end
