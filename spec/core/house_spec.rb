@@ -36,6 +36,17 @@ RSpec.describe "The house" do
       .filter_map { |line, number| "#{path}:#{number}" if line.size > 120 }
   end
 
+  # What proves how a file reads, or what is written, is told files.
+  in_files = %w[beside_text font_rules formulas lines list_edits odd_pages page_setup page_styles pages pictures
+    styles_beside_text sweep words_edits].map { |name| "#{name}_spec.rb" }
+
+  it "tells layout, guides and edits documents made of values" do
+    told = Dir["#{root}/spec/core/{layout,guide,edits}/*.rb"].select { |path|
+      File.read(path).match?(/<w:|\b(?:docx|package)\(/)
+    }
+    expect(told.map { |path| File.basename(path) } - in_files).to eq []
+  end
+
   it "says of every public method of the core what it is for" do
     methods = PublicMethods.new
     expect(methods.all.size).to be > 2_000

@@ -93,7 +93,8 @@ module Values
     Norvel::Document.new(format: FORMAT.name, name: "made", conventions: FORMAT.conventions, info: INFO, source: nil,
       paragraphs: with_ids(blocks), tables: tables_in(blocks), stories: beside_text([*footnotes, foot].compact),
       styles: style_sheet_of(styles, defaults), numbering: Norvel::Document::Numbering.new,
-      sections: pages.map { |one| Norvel::Document::Section.new(**PAGE, **one) }.freeze, page_styles: [].freeze, settings: Norvel::Document::Settings.new, **fields)
+      sections: pages.map { |one| Norvel::Document::Section.new(**PAGE, **one) }.freeze, page_styles: [].freeze,
+      settings: Norvel::Document::Settings.new, **fields)
   end
 
   # The bytes of a file of it: a new one unless it came from one.

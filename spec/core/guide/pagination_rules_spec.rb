@@ -2,26 +2,27 @@
 
 # Rules on pages, their causes and mends.
 RSpec.describe Norvel::Guide::Rules::PaginationRules do
-  def exactly = '<w:spacing w:before="0" w:after="0" w:line="400" w:lineRule="exact"/>'
+  include Values
 
-  def ten_lines = '<w:sectPr><w:pgSz w:w="8000" w:h="4000"/><w:pgMar w:top="0" w:bottom="0" w:left="0" w:right="0" ' \
-    'w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>'
+  def exactly = {space_before: 0.0, space_after: 0.0, line_spacing: {rule: "exact", value: 20.0}}
 
-  def headings = style("H1", "heading 1", ppr: '<w:outlineLvl w:val="0"/>') +
-    style("Loose", "Body Text", ppr: '<w:widowControl w:val="0"/>')
+  # A sheet that holds ten lines of 20 points.
+  def ten_lines = {width: 400.0, height: 200.0, margin_top: 0.0, margin_bottom: 0.0, margin_left: 0.0,
+                   margin_right: 0.0, header: 0.0, footer: 0.0}
 
-  def text(count, properties = "") = p("<w:r>#{Array.new(count) { "<w:t>words of text</w:t>" }.join("<w:br/>")}</w:r>",
-    properties + exactly)
+  def headings = style("H1", "Heading 1", outline_level: 1) + style("Loose", "Body Text", widow_control: false)
 
-  def heading(words = "Heading") = p(r(words), %(<w:pStyle w:val="H1"/>#{exactly}))
+  def text(count, **direct) = p((["words of text"] * count).join("\n"), **exactly, **direct)
 
-  def blank = p("", exactly)
+  def heading(words = "Heading") = p(words, style: "H1", **exactly)
 
-  def page_break = p('<w:r><w:br w:type="page"/></w:r>', exactly)
+  def blank = p("", **exactly)
+
+  def page_break = p("\f", **exactly)
 
   def guide(rules) = Norvel::Guide.new("norvel_guide: 1\nname: G\npagination: {#{rules}, cite: \"7\"}\n")
 
-  def made(body, last = ten_lines) = docx(body + last, styles: headings)
+  def made(body, page: {}) = super(body, page: {**ten_lines, **page}, styles: headings)
 
   def check(document, rules) = Norvel::Guide::Check.new(guide(rules), document.tap { |one| Norvel::Layout.of(one) })
 
@@ -36,17 +37,17 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
   end
 
   it "finds a last line alone, and mends its style, or the paragraph that says so itself" do
-    document = made(text(7) + text(4, '<w:pStyle w:val="Loose"/>'))
+    document = made(text(7) + text(4, style: "Loose"))
     found, left, after = found_and_mended(document, "widows: forbid")
     expect(found).to eq [["pagination.widow", "The last line of a paragraph stands alone at the head of page 2",
       "page 2", "7"]]
     expect([left, after.styles["Loose"].paragraph[:widow_control]]).to eq [[], true]
-    _, left, after = found_and_mended(made(text(7) + text(4, '<w:widowControl w:val="0"/>')), "widows: forbid")
+    _, left, after = found_and_mended(made(text(7) + text(4, widow_control: false)), "widows: forbid")
     expect([left, after.paragraphs.last.direct.key?(:widow_control)]).to eq [[], false]
   end
 
   it "finds a first line alone" do
-    found, left, = found_and_mended(made(text(9) + text(4, '<w:pStyle w:val="Loose"/>')), "orphans: forbid")
+    found, left, = found_and_mended(made(text(9) + text(4, style: "Loose")), "orphans: forbid")
     expect(found.map { |one| one[0, 2] })
       .to eq [["pagination.orphan", "The first line of a paragraph stands alone at the foot of page 1"]]
     expect(left).to eq []
@@ -74,15 +75,15 @@ RSpec.describe Norvel::Guide::Rules::PaginationRules do
     found, left, after = found_and_mended(made(text(3) + page_break + page_break + text(3)), "blank_pages: forbid")
     expect(found.map { |one| one[1] }).to eq ["Page 2 is blank: it holds one blank paragraph with a page break"]
     expect([left, after.paragraphs.size]).to eq [[], 3]
-    odd = ten_lines.sub("<w:sectPr>", '<w:sectPr><w:type w:val="oddPage"/>')
-    found, left, = found_and_mended(made(text(3) + p("", exactly + ten_lines) + text(3), odd), "blank_pages: forbid")
+    parted = text(3) + ending(page: ten_lines, **exactly) + text(3)
+    found, left, = found_and_mended(made(parted, page: {starts: "odd_page"}), "blank_pages: forbid")
     expect(found.map { |one| one[1] }).to eq ["Page 2 is blank: the next section begins on a right page"]
     expect(left).to eq []
   end
 
   it "leaves a page alone that holds a picture, and one that ends the text" do
     expect(check(made(text(10) + text(1)), "blank_pages: forbid").findings).to eq []
-    expect(check(made(""), "blank_pages: forbid").findings.map(&:rule)).to eq []
+    expect(check(made([]), "blank_pages: forbid").findings.map(&:rule)).to eq []
   end
 
   it "counts pages" do

@@ -167,7 +167,8 @@ RSpec.describe Norvel::Guide::Check do
 
   describe "what could not be judged" do
     it "is said of paragraphs that left their kind's rules without a word" do
-      document = made(p(r(running)) * 6 + p(r("“#{running * 2}”"), indent_left: 45.0, indent_right: 45.0) + p(r(running)) * 2)
+      inset = p(r("“#{running * 2}”"), indent_left: 45.0, indent_right: 45.0)
+      document = made(p(r(running)) * 6 + inset + p(r(running)) * 2)
       entries = check(document, "roles: {body: {size: 10pt}}").unchecked
       expect(entries.map { |entry| [entry.rule, entry.why, entry.paragraphs] })
         .to eq [["role.body.*", "1 paragraph in a style for body text reads as block quotation", [7]]]

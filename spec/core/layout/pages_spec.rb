@@ -168,7 +168,8 @@ RSpec.describe Norvel::Layout::Pages do
     # ISO/IEC 29500-1 17.11.19 eachPage; ISO/IEC 26300-1 19.867 text:start-numbering-at.
     it "are numbered anew on each page where that is asked for, also when they come to stand on another" do
       each = sheet(notes: {footnote: {restart: "each_page"}})
-      body = p(r("one") + note(1), **exact) + p(r("two") + note(2), **exact) + lines(12) + p(r("three") + note(3), **exact)
+      one, two, three = %w[one two three].each.with_index(1).map { |word, id| p(r(word) + note(id), **exact) }
+      body = one + two + lines(12) + three
       told = ->(pages) { pages.sheets.map { |sheet| sheet.note_lines.map(&:text) } }
       document = made(body, page: each, footnotes: notes("first", "second", "third"))
       pages = Norvel::Layout.of(document)
@@ -241,8 +242,8 @@ RSpec.describe Norvel::Layout::Pages do
     end
 
     it "ends with text of no width, no height, and of absurd sizes" do
-      [{margin_left: 450.0, margin_right: 450.0}, {margin_top: 1500.0}, {margin_left: -45_000.0, margin_right: 45_000.0}]
-        .each do |margins|
+      [{margin_left: 450.0, margin_right: 450.0}, {margin_top: 1500.0},
+        {margin_left: -45_000.0, margin_right: 45_000.0}].each do |margins|
         expect(laid(p("a few words of text") * 3, sheet(**margins)).sheets.size).to be_between(1, 200)
       end
       expect(laid(p(r("huge", size: 1600.0)) * 3).sheets.size).to be_between(1, 20)
