@@ -76,7 +76,7 @@ RSpec.describe Norvel::Guide::Sweep, "by job" do
 
   describe "terms with their meanings after a tab" do
     it "hang by a style of their own, where that is asked for" do
-      list = %w[Ebb Flood Slack].flat_map { |term| p("#{term}\tthe water as it goes, and what the keeper does with it") }
+      list = %w[Ebb Flood Slack].flat_map { |one| p("#{one}\tthe water as it goes, and what the keeper does with it") }
       document = made(p(r(running)) + list + p(r("Name\t12")) * 3)
       expect(swept(document, only: %w[indents]).first).to eq({})
       done, _, after = swept(document, only: %w[indents], also: %w[indents])
