@@ -147,7 +147,8 @@ module HandoverView
   def pictures_words(pictures)
     return "It holds no images." if pictures.empty?
     mute = pictures.count(&:mute?)
-    said = mute.zero? ? "each described or marked as decoration" : "#{number(mute)} without a description"
+    each = "each " if pictures.many?
+    said = mute.zero? ? "#{each}described or marked as decoration" : "#{number(mute)} without a description"
     "#{counted(pictures.size, "image")}, #{said}"
   end
 end

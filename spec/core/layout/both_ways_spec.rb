@@ -37,11 +37,12 @@ RSpec.describe Norvel::Layout::BothWays do
   end
 
   it "is read in the order of reading in the PDF, with every letter" do
-    document = made(p(r("The word שלום (peace) stands")) + p(r("משפט Norvel אחד"), right_to_left: true))
+    document = made(p(r("The word שלום (peace) stands")) + p(r("משפט Norvel אחד"), right_to_left: true) +
+      p(r("سلام الآن والأمل لإنسان"), right_to_left: true))
     Dir.mktmpdir do |folder|
       File.binwrite("#{folder}/o.pdf", Norvel::Pdf.write(document).bytes)
       told, = Open3.capture2e("pdfinfo", "-struct-text", "#{folder}/o.pdf")
-      expect(told).to include("The word שלום (peace) stands", "משפט Norvel אחד")
+      expect(told).to include("The word שלום (peace) stands", "משפט Norvel אחד", "سلام الآن والأمل لإنسان")
     end
   end
 end
