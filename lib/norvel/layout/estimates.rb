@@ -17,7 +17,7 @@ module Norvel
 
       # Sentences.
       def sentences
-        [*fonts, *characters, *floats, *sections]
+        [*fonts, *characters, *floats, *formulas, *sections]
       end
 
       # Names of fonts that stand in with other widths: {font => the face's family}.
@@ -73,6 +73,13 @@ module Norvel
 
       def drawn?(sign)
         Face::UNSEEN.match?(sign) || sign.match?(/[\uFFFC\u2011\u00A0]/) || Fonts.face_with(sign, nil)
+      end
+
+      def formulas
+        count = FormulaSetting.beyond(@setting.document)
+        return [] if count.zero?
+        said = (count == 1) ? "One formula is set as its letters" : "#{count} formulas are set as their letters"
+        ["#{said} in a row: the document holds more of them than are set by their structure."]
       end
 
       def floats

@@ -7,6 +7,13 @@ module Norvel
     class FormulaSetting
       MOST = 2_000_000 # characters of the sources of a document: formulas beyond are set as their letters
 
+      # How many formulas of a document are beyond that.
+      def self.beyond(document)
+        total = 0
+        sources = document.everything.flat_map(&:formulas).filter_map(&:formula).uniq
+        sources.count { |source| (total += source.size) > MOST }
+      end
+
       def initialize
         @sizes = {}
         @total = 0

@@ -145,6 +145,15 @@ RSpec.describe Norvel::Layout::Formulas do
         .to be > wide.lines.first.spans.first.object.formula.marks.first.size
     end
 
+    it "is said to be set as letters where there are more than are set by their structure" do
+      document = docx(p(omath(mr("x"))) + p(omath(mr("y"))))
+      expect(Norvel::Layout.of(document).estimates).to eq []
+      stub_const("Norvel::Layout::FormulaSetting::MOST", document.paragraphs.first.formulas.first.formula.size)
+      again = Norvel::Layout.of(document.with)
+      expect(again.estimates.join).to match(/One formula is set as its letters/)
+      expect(again.sheets[0].lines.map { |line| line.spans.first.object.nil? }).to eq [false, true]
+    end
+
     it "stands in the middle where it has a line of its own, or where it says" do
       left, middle = [omath_para(mr("x"), "left"), omath_para(mr("x"))].map { |content|
         Norvel::Layout.of(docx(p(content, '<w:jc w:val="both"/>'))).sheets[0].lines[0].spans[0].x
