@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "open3"
+
 # A text in the place of a template's, and chapters behind each other. What a package must keep: unique ids,
 # relationships that lead somewhere (ISO/IEC 29500-2 6.5, 29500-1 17.13.6, 20.4.2.5).
 RSpec.describe Norvel::Intake::Joined do
@@ -114,6 +116,32 @@ RSpec.describe Norvel::Intake::Joined do
     edges = place.transform_values { |one| at(open[0], one.text) }
     across = described_class.new(open[0], [open[1]], **edges).document
     expect(%w[wide References].map { |text| across.section_of(at(across, text)).landscape? }).to eq [true, false]
+  end
+
+  # Source: python3-odf of Debian 12 reads the file; ISO/IEC 26300-1 13.1: a control is named by its id.
+  it "takes the forms of an .odt along, so that each control in the text has its own" do
+    space = 'xmlns:form="urn:oasis:names:tc:opendocument:xmlns:form:1.0"'
+    texts = %w[Gauge Berth].map do |label|
+      OpenDocument.new(%(<office:forms><form:form #{space} form:name="F"><form:text xml:id="c1" form:id="c1" ) +
+        %(form:current-value="#{label}"/></form:form></office:forms><text:p>#{label} <draw:control ) +
+        %(text:anchor-type="as-char" svg:width="4cm" svg:height="1cm" draw:control="c1"/></text:p>)).document
+    end
+    plain = OpenDocument.new("<text:p>Begin</text:p>").document
+    [[texts[0], texts[1]], [plain, *texts]].each do |base, *others|
+      joined = described_class.new(base, others).document
+      Dir.mktmpdir do |folder|
+        File.binwrite("#{folder}/j.odt", joined.source.bytes)
+        told, = Open3.capture2("/usr/bin/python3", "-c", <<~PYTHON, "#{folder}/j.odt")
+          import sys
+          from odf.opendocument import load
+          from odf import form, draw
+          text = load(sys.argv[1])
+          fields = {one.getAttribute("id"): one.getAttribute("currentvalue") for one in text.getElementsByType(form.Text)}
+          print([fields[one.getAttribute("control")] for one in text.getElementsByType(draw.Control)])
+        PYTHON
+        expect(told.strip).to eq "['Gauge', 'Berth']"
+      end
+    end
   end
 
   it "turns the sheets where a text behind another stands on sheets that lie otherwise" do

@@ -28,6 +28,7 @@ module Norvel
           begin_with(nodes.first) if %w[p h].include?(nodes.first&.name)
           take_in_styles
           declare(before)
+          take_in_forms(before)
           @place.put(nodes)
           resume if @pages.ends_across? && @place.following
           faces
@@ -82,6 +83,13 @@ module Norvel
               own.add_child(node) unless known.include?(@text.package.content.attr(node, "text:name"))
             end
           end
+        end
+
+        # The forms whose controls stand in the text (ISO/IEC 26300-1 13.1), beside those there are.
+        def take_in_forms(before)
+          forms = before.find { |node| node.name == "forms" } or return
+          own = package.content.child(package.text, "office:forms") or return package.text.prepend_child(forms)
+          forms.element_children.each { |form| own.add_child(form) }
         end
 
         # Fonts are told of in both parts.

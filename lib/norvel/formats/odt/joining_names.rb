@@ -4,9 +4,12 @@ module Norvel
   module Formats
     module Odt
       # What ids and names of an OpenDocument text become in the one that takes it in, and the files that come along
-      # (ISO/IEC 26300-1 19.770 text:id, 19.837 text:ref-name, 19.910 xlink:href; 26300-3 for the list of files).
+      # (ISO/IEC 26300-1 19.770 text:id, 19.837 text:ref-name, 19.910 xlink:href, 19.293 form:id that draw:control
+      # names; 26300-3 for the list of files).
       class JoiningNames
-        IDS = [%w[xml id], %w[text id], %w[text change-id], %w[text continue-list], %w[office name]].freeze
+        IDS = [%w[xml id], %w[text id], %w[text change-id], %w[text continue-list], %w[office name],
+          %w[form id], %w[draw control]].freeze
+        OTHERS = {"#{Names::OASIS}form:1.0" => "form", Names::XML_SPACE => "xml"}.freeze
         MARKS = %w[bookmark bookmark-start bookmark-end reference-mark reference-mark-start reference-mark-end].freeze
         REFERENCES = %w[bookmark-ref reference-ref].freeze
         COUNTED = %w[sequence sequence-ref note-ref].freeze
@@ -57,7 +60,8 @@ module Norvel
 
         def ids(node)
           node.attribute_nodes.each do |attribute|
-            prefix = Names::SPACES.key(attribute.namespace&.href) || ("xml" if attribute.namespace&.prefix == "xml")
+            space = attribute.namespace&.href
+            prefix = Names::SPACES.key(space) || OTHERS[space]
             next unless IDS.include?([prefix, attribute.node_name])
             next if prefix == "office" && !node.name.start_with?("annotation")
             attribute.value = "#{@stem}#{attribute.value}"
