@@ -80,9 +80,9 @@ module Norvel
         found.filter_map do |range|
           own = places[range].compact
           fixed = (own.size == range.size) ? Search.fixed(paragraph, own) : HOLDS_OBJECT
-          standing = Search.runs(paragraph, own)
-          next if own.empty? || (styled && !in_style?(standing, document))
-          next unless looks_so?(standing, paragraph, document)
+          next if own.empty?
+          standing = Search.runs(paragraph, own) if styled || @look
+          next if (styled && !in_style?(standing, document)) || (@look && !looks_so?(standing, paragraph, document))
           Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed:,
             before: before(text, range.begin), after: after(text, range.end))
         end
@@ -140,7 +140,6 @@ module Norvel
       end
 
       def looks_so?(runs, paragraph, document)
-        return true unless @look
         name, value = @look
         runs.all? { |run| (!@apart || by_hand?(run)) && document.run_look(run, paragraph)[name] == value }
       end
