@@ -17,7 +17,7 @@ module Norvel
       (source.size > KEPT) ? parsed(source) : READ.fetch(source) { parsed(source) }
     end
 
-    # The Node of a source. Raises nothing: what can't be read is nil.
+    # The Node of a source.
     def parsed(source)
       Node.of(Nokogiri::XML(source).root)
     end

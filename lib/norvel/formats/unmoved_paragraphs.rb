@@ -15,7 +15,7 @@ module Norvel
         @original = original
       end
 
-      # {id => the ordinal that it has in the original} of those that did not move.
+      # {ordinal in the original => true} of those that did not move.
       def sources
         lists = Hash.new { |all, container| all[container] = [] }
         tables = Tables.new(@document.tables, @original.paragraphs)

@@ -31,7 +31,8 @@ module Norvel
         @height = 0.0
       end
 
-      # The Part of the flow that the column holds.
+      # Takes what stands in it of the flow, from its start on. Returns self, with the reason of its end and the Place
+      # after it.
       def fill
         block, part = @start.block, @start.part
         blocks = @flow.blocks

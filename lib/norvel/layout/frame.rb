@@ -16,7 +16,7 @@ module Norvel
         new(left:, right: section.width - right, top:, bottom: section.height - bottom)
       end
 
-      # [The margin that a head or foot of this height needs], in points.
+      # The margin that a head or foot of this height needs, in points.
       def self.pushed(margin, distance, height, gap)
         height.zero? ? margin : [margin, distance + height + gap].max
       end

@@ -72,7 +72,7 @@ module Norvel
         first ? first.break_before? : false
       end
 
-      # What stays of it for the next page: said by its slices.
+      # None: its slices say themselves what goes on.
       def tail(_from, _to)
       end
 
@@ -93,7 +93,7 @@ module Norvel
         (first..last).flat_map { |row| rows[row].notes }
       end
 
-      # The Slice that fits the room in points, from a part on.
+      # What fits the room in points of it, from a part on: as of a TextBlock.
       def take(part, room, fresh, foot)
         row, places = (part == 0) ? [0, nil] : [part.row, part.cells]
         slices = repeated(row, room)

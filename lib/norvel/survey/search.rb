@@ -7,9 +7,21 @@ module Norvel
     # Places of a text that is looked for, or of a pattern between slashes, wherever a person works: the text, its
     # notes, heads and feet.
     class Search
-      # A place. paragraph: its id; places: of its letters in the paragraph's raw text; words, before, after: the
-      # letters and what stands around them; fixed: why the words can't be others here, nil where they can.
-      Hit = Value.define(:paragraph, :places, :words, :before, :after, :fixed)
+      # A place. paragraph: its id; places: of its letters in the paragraph's raw text; words: the letters; fixed: why
+      # they can't be others here, nil where they can; text, range: of the paragraph as it is seen, where they stand.
+      Hit = Value.define(:paragraph, :places, :words, :fixed, :text, :range) do
+        # What stands before the words, from a whole word on.
+        def before
+          place = range.begin
+          (place > AROUND) ? "…#{text[place - AROUND...place].sub(/\A\S*/, "")}" : text[0...place]
+        end
+
+        # What stands after them.
+        def after
+          place = range.end
+          (text.size > place + AROUND) ? "#{text[place, AROUND].sub(/\S*\z/, "")}…" : text[place..]
+        end
+      end
 
       PATTERN = %r{\A/(.+)/\z}m
       LONGEST = 300 # letters of a pattern
@@ -83,8 +95,7 @@ module Norvel
           next if own.empty?
           standing = Search.runs(paragraph, own) if styled || @look
           next if (styled && !in_style?(standing, document)) || (@look && !looks_so?(standing, paragraph, document))
-          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed:,
-            before: before(text, range.begin), after: after(text, range.end))
+          Hit.new(paragraph: paragraph.id, places: own, words: text[range], fixed:, text:, range:)
         end
       end
 
@@ -104,15 +115,6 @@ module Norvel
         Regexp.new(source, (exact || @pattern) ? nil : Regexp::IGNORECASE)
       rescue RegexpError => error
         raise Refused, "The pattern can't be read: #{error.message.split(":").first}."
-      end
-
-      # What stands around a place, from whole words on.
-      def before(text, place)
-        (place > AROUND) ? "…#{text[place - AROUND...place].sub(/\A\S*/, "")}" : text[0...place]
-      end
-
-      def after(text, place)
-        (text.size > place + AROUND) ? "#{text[place, AROUND].sub(/\S*\z/, "")}…" : text[place..]
       end
 
       # Of the words; of whole stretches that look as asked where no words are.

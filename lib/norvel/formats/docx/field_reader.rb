@@ -30,13 +30,13 @@ module Norvel
           @open << Open.new(@count += 1, objects, objects.size - 1, +"", +"", false)
         end
 
-        # A piece of the instruction of the field that is open.
+        # The FieldPart of a piece of instruction, which the field that is open takes.
         def instruct(text)
           @open.last.instruction << text if @open.any? && !@open.last.result
           Document::FieldPart.new(role: "instruction")
         end
 
-        # What follows is the result of the field that is open.
+        # The FieldPart behind which the result of the field that is open stands.
         def separate
           @open.last.result = true if @open.any?
           Document::FieldPart.new(role: "separator")

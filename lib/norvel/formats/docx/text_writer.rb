@@ -78,7 +78,7 @@ module Norvel
 
         TRACKED = %w[ins del moveFrom moveTo].freeze # what holds runs alone (17.13.5)
 
-        # Are only the runs in this element its own (a tracked field)?
+        # Is it a field in an element that holds runs alone?
         def runs_alone?(span, node)
           span.is_a?(Document::Field) && TRACKED.include?(node.parent.name)
         end

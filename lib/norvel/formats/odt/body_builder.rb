@@ -61,7 +61,7 @@ module Norvel
           node.token? ? made.content = node.text : node.children.each { |child| put_formula(made, child) }
         end
 
-        # Where a sequence begins anew, as a formula of its field.
+        # The number with which a sequence begins anew; nil where it counts on.
         def restart(name, said)
           @builder.restart(name, said)
         end
