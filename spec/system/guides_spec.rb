@@ -40,6 +40,7 @@ RSpec.describe "guides", type: :feature do
     act { click_button "Put it in" }
     expect(page).to have_css(".ruletable", text: "Size of body text is 10 pt.")
     act { click_button "Keep as edition 2" }
+    expect(page).to have_css("#said", text: "Kept as edition 2")
     puts "\n  a guide of a template, one rule changed: #{@actions} actions"
     visit "/manuscripts/#{handbook.id}/findings"
     find(".against summary").click

@@ -289,6 +289,7 @@ RSpec.describe "whole jobs", type: :feature do
     act { attach_file "file", chapters, make_visible: true }
     act { click_button "Bring in" }
     act { click_link "one" }
+    expect(page).to have_css("#galley .row")
     visit current_path.sub("galley", "templates")
     act { attach_file "t-file", template, make_visible: true }
     act { click_button "Bring it in" }

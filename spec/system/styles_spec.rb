@@ -20,6 +20,7 @@ RSpec.describe "styles", type: :feature do
     expect(page).to have_css(".ripple", text: "space before")
     expect(page).to have_css(".big div", text: "paragraphs change")
     click_link "Drop"
+    expect(page).to have_no_css(".ripple", text: "space before")
     expect(styles["Heading1"].paragraph[:space_before]).to eq 18.0
     fill_in "v-line_spacing", with: "double"
     # Heading 2 and 3 inherit the line spacing of Heading 1; Heading 2 has a space before of its own.
