@@ -3,10 +3,9 @@
 # Documents made of values, as no file says them: what layout, guide and edits are told by a reader of any format. The
 # conventions are those of one format, since every document has some.
 #   made(p("Sources", style: "Heading1") + p(r("bold", bold: true) + r(" and plain"), align: "center"),
-#     styles: style("Heading1", "heading 1", outline_level: 1, size: 16.0))
+#     styles: style("Heading1", "Heading 1", outline_level: 1, size: 16.0))
 module Values
   FORMAT = Norvel::Formats["docx"]
-  NOTHING = Norvel::Styles::PropertySet::EMPTY
   PAGE = {width: 595.3, height: 841.9, margin_top: 72.0, margin_bottom: 72.0, margin_left: 72.0, margin_right: 72.0,
           header: 36.0, footer: 36.0, columns: 1, gutter: 0.0, mirrored: false, starts: "next_page",
           number_format: "decimal", title_page: false}.freeze
