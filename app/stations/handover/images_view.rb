@@ -46,9 +46,11 @@ module ImagesView
   private
 
   def heading_over(id)
-    @headings ||= document.paragraphs.select { |one| Norvel::Survey.role(document, one).start_with?("heading") }
-    at = document.position(id)
-    @headings.reverse_each.find { |one| document.position(one.id) < at && one.text.match?(/\S/) }&.text&.strip
+    @headings ||= document.paragraphs.each_with_index.select { |one, _|
+      Norvel::Survey.role(document, one).start_with?("heading") && one.text.match?(/\S/)
+    }
+    after = @headings.bsearch_index { |_, place| place >= document.position(id) } || @headings.size
+    @headings[after - 1].first.text.strip if after.positive?
   end
 
   def worded(paragraphs, last: false)

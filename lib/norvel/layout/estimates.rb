@@ -76,7 +76,7 @@ module Norvel
       end
 
       def formulas
-        count = FormulaSetting.beyond(@setting.document)
+        count = FormulaSetting.beyond(@setting.document).size
         return [] if count.zero?
         said = (count == 1) ? "One formula is set as its letters" : "#{count} formulas are set as their letters"
         ["#{said} in a row: the document holds more of them than are set by their structure."]

@@ -7,16 +7,17 @@ module Norvel
     class FormulaSetting
       MOST = 2_000_000 # characters of the sources of a document: formulas beyond are set as their letters
 
-      # How many formulas of a document are beyond that.
+      # {source => true} of the formulas of a document that are beyond; each counts once, however often it stands there.
       def self.beyond(document)
-        total = 0
-        sources = document.everything.flat_map(&:formulas).filter_map(&:formula).uniq
-        sources.count { |source| (total += source.size) > MOST }
+        document.reading[:formulas_beyond] ||= begin
+          total = 0
+          sources = document.everything.flat_map(&:formulas).filter_map(&:formula).uniq
+          sources.select { |source| (total += source.size) > MOST }.to_h { |source| [source, true] }.freeze
+        end
       end
 
-      def initialize
-        @sizes = {}
-        @total = 0
+      def initialize(document)
+        @document = document
       end
 
       # Equations that stand at one place, or nil. measure: of the paragraph, in points
@@ -37,11 +38,8 @@ module Norvel
 
       private
 
-      # Is there room for it among those of the document? Each counts once, however often it is set.
       def structured?(source)
-        return false unless source
-        @sizes[source] ||= (@total += source.size)
-        @sizes[source] <= MOST
+        !source.nil? && !FormulaSetting.beyond(@document).key?(source)
       end
 
       def in_a_row(object)

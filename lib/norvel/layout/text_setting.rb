@@ -44,7 +44,7 @@ module Norvel
         @markers = document.markers
         @blocks = {}.compare_by_identity
         @computed = []
-        @formulas = FormulaSetting.new
+        @formulas = FormulaSetting.new(document)
       end
 
       # {paragraph => TextBlock} of what it has set, by identity; computed: paragraphs that hold more than words.
