@@ -45,11 +45,6 @@ module Values
     [Norvel::Styles::Style.new(id:, name:, type:, based_on:, next_id:, default:, paragraph: lines, run: letters)]
   end
 
-  # What a document sets for all text; size in half points, as Documents.defaults has it.
-  def defaults(font, half_points)
-    {font:, size: half_points / 2.0}
-  end
-
   # A paragraph that ends a section with this page.
   Ending = Struct.new(:paragraph, :page)
 

@@ -42,7 +42,7 @@ RSpec.describe Norvel::Edits do
   end
 
   it "gives a style the space that blank paragraphs stood for (one at 11 pt is about 12 pt: common practice)" do
-    document = made((p(r("Text")) + p("")) * 4, defaults: defaults("Calibri", 22))
+    document = made((p(r("Text")) + p("")) * 4, defaults: {font: "Calibri", size: 11.0})
     after = described_class::RemoveBlankParagraphs.new(:all).apply(document).after
     expect([after.paragraphs.size, after.look(after.paragraphs[0])[:space_after]]).to eq [4, 12.0]
   end

@@ -2,14 +2,16 @@
 
 # ISO/IEC 29500-1 17.9: numbering definitions, lists, overrides; 17.7: numbering styles.
 RSpec.describe "edits of lists" do
+  include Values
+
   let(:plain) do
-    docx(%w[One Two Three Four Five].map { |word| p(r(word)) }.join,
+    made(%w[One Two Three Four Five].flat_map { |word| p(word) },
       styles: style("Item", "List Item", based_on: "Normal"))
   end
-  let(:made) { Norvel::Edits::DefineListStyle.new("Steps", "numbers").apply(plain).after }
-  let(:list_id) { made.styles["Steps"].paragraph[:list_id] }
-  let(:definition_id) { made.numbering.list(list_id).definition_id }
-  let(:listed) { put(made, [1, 2, 3, 4, 5]) }
+  let(:with_steps) { Norvel::Edits::DefineListStyle.new("Steps", "numbers").apply(plain).after }
+  let(:list_id) { with_steps.styles["Steps"].paragraph[:list_id] }
+  let(:definition_id) { with_steps.numbering.list(list_id).definition_id }
+  let(:listed) { put(with_steps, [1, 2, 3, 4, 5]) }
 
   def put(document, ids, **options) = Norvel::Edits::PutInList.new(ids, list_id, **options).apply(document).after
 
@@ -32,7 +34,7 @@ RSpec.describe "edits of lists" do
   end
 
   it "writes no list that nothing uses" do
-    expect(written(Norvel::Edits::DeleteStyles.new(["Steps"]).apply(made).after)).to eq written(plain)
+    expect(written(Norvel::Edits::DeleteStyles.new(["Steps"]).apply(with_steps).after)).to eq written(plain)
   end
 
   {"bullets" => %w[• –], "numbers" => %w[1. a.], "decimal" => %w[1 1.1], "letters" => ["(a)", "(i)"]}
@@ -65,7 +67,7 @@ RSpec.describe "edits of lists" do
 
   it "says that a paragraph is in no list where its style has one" do
     bound = Norvel::Edits::ListOfStyle.new("Item", list_id)
-      .apply(Norvel::Edits::PutInStyle.new([1, 2], "Item", hand: :stays).change(made)).after
+      .apply(Norvel::Edits::PutInStyle.new([1, 2], "Item", hand: :stays).change(with_steps)).after
     out = Norvel::Edits::PutInList.new([1], 0).apply(bound).after
     expect([out.paragraphs[0].direct[:list_id], markers(out)[1]]).to eq [0, "1."]
   end
@@ -140,7 +142,7 @@ RSpec.describe "edits of lists" do
   describe "of a paragraph style" do
     let(:bound) do
       Norvel::Edits::ListOfStyle.new("Item", list_id, level: 1)
-        .apply(Norvel::Edits::PutInStyle.new([2, 3], "Item", hand: :stays).change(put(made, [1]))).after
+        .apply(Norvel::Edits::PutInStyle.new([2, 3], "Item", hand: :stays).change(put(with_steps, [1]))).after
     end
 
     it "lets style and level name each other (17.9.23)" do

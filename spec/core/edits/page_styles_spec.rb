@@ -2,13 +2,12 @@
 
 # Named page set-ups; sections are those of ISO/IEC 29500-1 17.6.
 RSpec.describe "page styles" do
-  def sect(margin, inside = false)
-    xml = '<w:sectPr><w:pgSz w:w="11906" w:h="16838"/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" ' +
-      %(w:left="#{margin}" w:header="708" w:footer="708" w:gutter="0"/></w:sectPr>)
-    inside ? p(r("end"), xml) : xml
-  end
+  include Values
 
-  let(:document) { docx(p(r("one")) + sect(1701, true) + p(r("two")) + sect(1440, true) + p(r("three")) + sect(1701)) }
+  let(:document) do
+    wide, plain = [85.05, 72.0].map { |margin_left| {margin_left:, header: 35.4, footer: 35.4} }
+    made(p("one") + ending(page: wide) + p("two") + ending(page: plain) + p("three"), page: wide)
+  end
   let(:named) { Norvel::Edits::DefinePageStyle.new("Wide inside", 1).apply(document).after }
 
   def margins(document) = document.sections.map { |section| section.margin_left.round(2) }
@@ -75,7 +74,7 @@ RSpec.describe "page styles" do
 
   # CT_Settings is a sequence: docVars stand after compat and before rsids.
   it "stands at its place among the settings" do
-    bytes = package(p(r("x")) + sect(1440))
+    bytes = package(Demo::Markup.p(Demo::Markup.r("x")) + Demo::Markup.section(footer: false))
     rels = part(bytes, "word/_rels/document.xml.rels").sub("</Relationships>",
       %(<Relationship Id="rId9" Type="#{Demo::Package::R}/settings" Target="settings.xml"/></Relationships>))
     xml = %(<w:settings xmlns:w="#{Demo::Package::W}"><w:zoom w:percent="100"/><w:compat/><w:rsids/></w:settings>)
@@ -88,7 +87,7 @@ RSpec.describe "page styles" do
   end
 
   it "sets up a document that came without any section" do
-    bare = docx(p(r("x")))
+    bare = docx(Demo::Markup.p(Demo::Markup.r("x")))
     set = reread(Norvel::Edits::SetPage.new([1], {margin_left: 100.0}).apply(bare).after)
     expect([set.sections.size, set.sections[0].margin_left, set.sections[0].margin_top]).to eq [1, 100.0, 72.0]
   end

@@ -23,7 +23,7 @@ RSpec.describe Norvel::Guide::Plan do
   end
 
   def plan(body, styles: [], guide: self.guide, **choices)
-    described_class.new(guide, made(body, styles:, defaults: defaults("Arial", 22)), **choices)
+    described_class.new(guide, made(body, styles:, defaults: {font: "Arial", size: 11.0}), **choices)
   end
 
   def heads(text = "Sources", size: 15.0) = p(r(text, bold: true, size:)) + p(r(running)) * 2
@@ -55,8 +55,8 @@ RSpec.describe Norvel::Guide::Plan do
     end
 
     it "keeps a value that lies in a range, and takes the nearest end for one that does not" do
-      sizes = [[22, 11.0], [28, 12.0], [16, 10.0]].map do |half_points, _|
-        plan(p(r(running, size: half_points / 2.0)) * 3).after
+      sizes = [11.0, 14.0, 8.0].map do |size|
+        plan(p(r(running, size:)) * 3).after
       end
       expect(sizes.map { |after| named(after, "Body Text").run[:size] }).to eq [11.0, 12.0, 10.0]
     end
@@ -79,7 +79,7 @@ RSpec.describe Norvel::Guide::Plan do
       kinds = [{bold: true}, {italic: true}, {underline: "single"}, {strike: true}, {highlight: "#ffff00"},
         {small_caps: true}, {position: "super"}]
       body = kinds.flat_map { |kind| p(r("#{running} ", **kind) + r("and the rest.")) } + p(r(running)) * 3
-      before = made(body, defaults: defaults("Arial", 22))
+      before = made(body, defaults: {font: "Arial", size: 11.0})
       after = described_class.new(guide, before).after
       looks = ->(document) {
         document.paragraphs
@@ -180,7 +180,7 @@ RSpec.describe Norvel::Guide::Plan do
     after = {space_after: 10.0}
     heading = p(r("Buoys in the outer harbour", bold: true, size: 15.0), **after)
     text = (heading + p("", **after) + (p(r(running), **after) + p("", **after)) * 3) * 5
-    document = made(text, defaults: defaults("Arial", 22))
+    document = made(text, defaults: {font: "Arial", size: 11.0})
     none = Norvel::Guide.none
     all = described_class.new(none, document).then do |plan|
       described_class.new(none, document, with: plan.parts.map(&:key))
@@ -246,7 +246,7 @@ RSpec.describe Norvel::Guide::Plan do
   end
 
   it "goes by what a person decided, and takes it back like any change" do
-    document = made(p(r(running)) * 2 + heads * 2, defaults: defaults("Arial", 22))
+    document = made(p(r(running)) * 2 + heads * 2, defaults: {font: "Arial", size: 11.0})
     first = document.paragraphs.find { |one| one.text == "Sources" }
     decided = Norvel::Edits::Decide.new([first.id], Norvel::Document::NO_HEADING).apply(document)
     after = described_class.new(guide, decided.after).after

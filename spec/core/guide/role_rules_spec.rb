@@ -20,7 +20,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
   end
 
   def check(body, styles: [])
-    Norvel::Guide::Check.new(guide, made(body, styles:, defaults: defaults("Arial", 24)))
+    Norvel::Guide::Check.new(guide, made(body, styles:, defaults: {font: "Arial", size: 12.0}))
   end
 
   def rules(body, styles: [])
@@ -28,7 +28,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
   end
 
   def mended(body, styles: [])
-    Norvel::Guide::Plan.new(guide, made(body, styles:, defaults: defaults("Arial", 24))).after
+    Norvel::Guide::Plan.new(guide, made(body, styles:, defaults: {font: "Arial", size: 12.0})).after
   end
 
   it "finds nothing where all is as asked" do
@@ -133,7 +133,7 @@ RSpec.describe Norvel::Guide::Rules::RoleRules do
     plain = Norvel::Guide.new("norvel_guide: 1\nname: T\nroles: {heading_2: {bold: false}}\n")
     heading = {bold: true, size: 15.0}
     body = (p(r("The tide book", **heading)) + p(r(running)) * 3) * 3
-    document = made(body, defaults: defaults("Arial", 24))
+    document = made(body, defaults: {font: "Arial", size: 12.0})
     found = Norvel::Guide::Check.new(plain, document).findings.select { |one| one.rule == "role.heading_2.bold" }
     found += Norvel::Guide::Check.new(Norvel::Guide.new(plain.source.sub("heading_2", "heading_1")), document).findings
       .select { |one| one.rule == "role.heading_1.bold" }
