@@ -13,10 +13,13 @@ module Norvel
         STYLES = {"b" => "bold", "bi" => "bold-italic", "p" => "normal", "i" => "italic"}.freeze
         SCRIPTS = {"double-struck" => "double-struck", "script" => "script", "fraktur" => "fraktur",
                    "sans-serif" => "sans-serif", "monospace" => "monospace"}.freeze
-        KINDS = {"f" => :fraction, "rad" => :root, "sSub" => :sub, "sSup" => :sup, "sSubSup" => :sub_sup,
-                 "sPre" => :before, "nary" => :large, "d" => :brackets, "acc" => :accent, "bar" => :bar,
-                 "groupChr" => :group, "limLow" => :below, "limUpp" => :over, "func" => :function, "m" => :matrix,
-                 "eqArr" => :lines, "r" => :run, "phant" => :unseen, "borderBox" => :boxed}.freeze
+        # {element => [the same here, its parts in order]} of those that say no more than their parts.
+        PARTS = {"sSub" => ["msub", %w[e sub]], "sSup" => ["msup", %w[e sup]], "sSubSup" => ["msubsup", %w[e sub sup]],
+                 "limLow" => ["munder", %w[e lim]], "limUpp" => ["mover", %w[e lim]]}.freeze
+        KINDS = {"f" => :fraction, "rad" => :root, "sPre" => :before, "nary" => :large, "d" => :brackets,
+                 "acc" => :accent, "bar" => :bar, "groupChr" => :group, "func" => :function, "m" => :matrix,
+                 "eqArr" => :lines, "r" => :run, "phant" => :unseen, "borderBox" => :boxed,
+                 **PARTS.transform_values { :of_parts }}.freeze
         SILENT = %w[ctrlPr rPr del moveFrom proofErr bookmarkStart bookmarkEnd].to_h { |name| [name, true] }.freeze
         NOTHING = Mathml::Node.make("mrow")
 
@@ -121,29 +124,14 @@ module Norvel
           make("mroot", radicand, degree)
         end
 
-        def sub(node, depth)
-          make("msub", part(node, "e", depth), part(node, "sub", depth))
-        end
-
-        def sup(node, depth)
-          make("msup", part(node, "e", depth), part(node, "sup", depth))
-        end
-
-        def sub_sup(node, depth)
-          make("msubsup", part(node, "e", depth), part(node, "sub", depth), part(node, "sup", depth))
+        def of_parts(node, depth)
+          name, parts = PARTS.fetch(node.name)
+          make(name, *parts.map { |one| part(node, one, depth) })
         end
 
         def before(node, depth)
           make("mmultiscripts", part(node, "e", depth), make("mprescripts"), part(node, "sub", depth),
             part(node, "sup", depth))
-        end
-
-        def below(node, depth)
-          make("munder", part(node, "e", depth), part(node, "lim", depth))
-        end
-
-        def over(node, depth)
-          make("mover", part(node, "e", depth), part(node, "lim", depth))
         end
 
         # A sum, integral and the like with its limits (22.1.2.70).
@@ -228,7 +216,7 @@ module Norvel
         end
 
         private_class_method :within, :part, :property, :on?, :of, :make, :run_says, :on_run?, :token, :variant,
-          :limits, :sign, :fence, :mark?, :stacked, :fraction, :root, :sub, :sup, :sub_sup, :before, :below, :over,
+          :limits, :sign, :fence, :mark?, :stacked, :fraction, :root, :of_parts, :before,
           :large, :brackets, :accent, :bar, :group, :function, :matrix, :lines, :run, :unseen, :boxed
       end
     end

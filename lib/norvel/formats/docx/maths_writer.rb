@@ -108,13 +108,12 @@ module Norvel
           case node.name
           when "mi", "mn", "mo", "mtext", "ms" then holder.add_child(run(node))
           when "mspace" then holder.add_child(letters(" "))
-          when "mrow", "math", "mphantom", "mtd" then row(holder, node.children)
+          when "mrow", "math", "mtd" then row(holder, node.children)
+          when "mphantom" then holder.add_child(filled("phant", {"show" => "0"}, e: Mathml::Node.row(node.children)))
           when "mfrac" then holder.add_child(fraction(node))
           when "msqrt" then holder.add_child(root(Mathml::Node.row(node.children), nil))
           when "mroot" then holder.add_child(root(*node.children))
-          when "msub" then holder.add_child(parts("sSub", e: 0, sub: 1, of: node))
-          when "msup" then holder.add_child(parts("sSup", e: 0, sup: 1, of: node))
-          when "msubsup" then holder.add_child(parts("sSubSup", e: 0, sub: 1, sup: 2, of: node))
+          when "msub", "msup", "msubsup" then holder.add_child(of_parts(node))
           when "munder", "mover", "munderover" then holder.add_child(beside(node))
           when "mmultiscripts" then holder.add_child(scripts(node))
           when "mtable" then holder.add_child(table(node))
@@ -152,8 +151,9 @@ module Norvel
           made
         end
 
-        def parts(name, of:, **places)
-          filled(name, **places.transform_values { |place| of.children[place] })
+        def of_parts(node)
+          name, (_, parts) = MathsReader::PARTS.find { |_, (own, _)| own == node.name }
+          filled(name, **parts.map(&:to_sym).zip(node.children).to_h)
         end
 
         def fraction(node)
