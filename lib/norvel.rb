@@ -17,6 +17,7 @@ module Norvel
   loader.ignore("#{__dir__}/norvel/errors.rb")
   # Folders by subject, names without them.
   loader.collapse(*%w[values edits/* formats/conversion].map { |folder| "#{__dir__}/norvel/#{folder}" })
+  loader.on_load { |_, value, _| Terse.make(value) }
   loader.setup
 
   ROOT = File.expand_path("..", __dir__)

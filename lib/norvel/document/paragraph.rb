@@ -177,7 +177,7 @@ module Norvel
       # What follows from the paragraph alone, worked out once: remember(:traits) { … }.
       def remember(key)
         known = (@remembered ||= {})
-        known.key?(key) ? known[key] : known[key] = yield
+        known.fetch(key) { known[key] = yield }
       end
 
       protected

@@ -10,7 +10,7 @@ module Norvel
       def initialize(cascade: nil, known: nil)
         @cascade = cascade
         @known = known
-        @things = {}
+        @things = {}.compare_by_identity # names are classes and symbols
       end
 
       # What stands under a name, nil where it was not worked out.

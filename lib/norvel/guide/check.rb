@@ -122,17 +122,17 @@ module Norvel
 
       # What the paragraph is, settled for this check.
       def role(paragraph)
-        Survey.role(document, paragraph)
+        settled_roles.role(paragraph)
       end
 
       # Is that sure enough for a change that nobody looks at?
       def sure?(paragraph)
-        Survey.sure?(document, paragraph)
+        settled_roles.sure?(paragraph)
       end
 
       # How sure it is, from 0 to 1.
       def confidence(paragraph)
-        Survey::SettledRoles.of(document)[paragraph].confidence
+        settled_roles[paragraph].confidence
       end
 
       # The roles of all paragraphs in a style that hold something.
@@ -174,6 +174,12 @@ module Norvel
         end
       end
 
+      protected
+
+      def settled_roles
+        @settled_roles ||= Survey::SettledRoles.of(document)
+      end
+
       private
 
       def families
@@ -212,7 +218,7 @@ module Norvel
 
       def same_as_before?(paragraph)
         return false unless @before&.document&.same_paragraph?(paragraph)
-        was, now = Survey::SettledRoles.of(@before.document), Survey::SettledRoles.of(document)
+        was, now = @before.settled_roles, settled_roles
         (was.equal?(now) || was[paragraph] == now[paragraph]) &&
           (same_names? || @before.suggested?(paragraph) == suggested?(paragraph))
       end

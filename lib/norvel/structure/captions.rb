@@ -24,6 +24,11 @@ module Norvel
       NAMES = {figure: "Figure", table: "Table"}.freeze
       SHORT = /\A(?:fig|abb|tab)\z/i
 
+      # Those of a document, looked for once.
+      def self.of(document)
+        document.reading[Captions] ||= new(document)
+      end
+
       def initialize(document)
         @document = document
       end

@@ -83,9 +83,10 @@ module Norvel
 
       # Headings of the first level, and what stands over lists without being one.
       def headings
+        roles = Survey::SettledRoles.of(@document)
         @document.paragraphs.select do |paragraph|
-          next if paragraph.blank? || paragraph.container
-          Survey.role(@document, paragraph) == "heading_1" || over_list?(paragraph)
+          next if paragraph.container || paragraph.blank?
+          roles.role(paragraph) == "heading_1" || over_list?(paragraph)
         end
       end
 

@@ -13,7 +13,7 @@ module Norvel
         (?![\p{N}.–-]?\p{N}|\p{L})(?<elsewhere>[\s\u00A0]+(?:of|in|from|by|von|aus|bei|de|du|des|del|di|da)\b)?/ix
 
       # captions: those of the document, where they are known
-      def initialize(document, captions = Captions.new(document).list)
+      def initialize(document, captions = Captions.of(document).list)
         @document = document
         @captions = captions
       end

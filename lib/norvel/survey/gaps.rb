@@ -31,9 +31,11 @@ module Norvel
 
       def runs
         paragraphs = @document.paragraphs
-        rows = paragraphs.each_index.chunk_while { |one, other| together?(paragraphs[one], paragraphs[other]) }
-        rows.filter_map do |places|
-          next unless loose?(paragraphs[places.first])
+        loose = paragraphs.each_index.select { |place| loose?(paragraphs[place]) }
+        rows = loose.chunk_while do |one, other|
+          other == one + 1 && paragraphs[one].container == paragraphs[other].container
+        end
+        rows.map do |places|
           before = paragraphs[places.first - 1] if places.first.positive?
           [places.map { |place| paragraphs[place] }, before, paragraphs[places.last + 1]]
         end
@@ -41,10 +43,6 @@ module Norvel
 
       def loose?(paragraph)
         paragraph.blank? && paragraph.removable?
-      end
-
-      def together?(one, other)
-        loose?(one) && loose?(other) && one.container == other.container
       end
 
       def gap(blanks, before, after)

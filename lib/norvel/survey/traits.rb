@@ -21,6 +21,20 @@ module Norvel
       LABEL = /\A[[:upper:]][[:alnum:]]*(?:[\s\u00A0]+[[:alnum:]]+){0,2}\s?:(?:[\s\u00A0]|\z)/
       FIELD = /_{4,}|\.{8,}|…{3,}|[☐□]|\[\s\]/
       QUOTED = /\A[“„"«‹‘].{30,}[”“"»›’][.,;]?(?:\s*\([^)]{2,60}\)\.?)?(?:\s*[\d*†]+)?\z/m
+      # A few letters and a number, or a few words, and a colon: "RQ1: …", "Harbour office: …".
+      LABELLED = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:
+        [\s\u00A0]+\S/x
+      AMOUNT_WORDS = 9
+      AMOUNT = %r{\A[\d½¼¾⅓]+(?:[.,/]\d+)?[\s\u00A0]*(?:[[:alpha:]]{1,5}\.?[\s\u00A0]+)?[[:alpha:]][^.!?]*\z}
+      RING = /\Ao[\s\u00A0]+[[:upper:]]/
+      # What lines of programs end with, begin with, hold; and those of these that running text has never.
+      SURE_CODE = /[{};]\s*\z|=>|\w\([^)]*\)+;?\s*\z|\A\s*[\w.]+\s*[-+:]?=\s*\S|\A\s*(?:\/\/|\#!|\$\s\S)|
+        \sdo(?:\s\|.+\|)?\s*\z/x
+      KEYWORDS = "def|end|if|else|elif|for|while|return|import|from|function|class|var|let|const|SELECT|puts|print"
+      CODE = /#{SURE_CODE}|\A\s*(?:<\/?[a-z]+[ >]|\#\s|(?:#{KEYWORDS})\b[^.]*\z)|->|\A\s+\w+\s*[:=]\s*\S+\z/
+      CODE_LETTERS = 120
+      PROSE_BEGINS = /\A[[:upper:]][[:lower:]]+ [[:lower:]]+ [[:lower:]]+/
+      ITEM = /\A[^{}()=<>\[\]]*;\s*\z/ # words, with no sign of a program but a semicolon
       MATHS = /[=≈≠≤≥±×÷∑∫√∂∆^]|(?<=\s)[<>+](?=\s)/
 
       attr_reader :text, :words, :depth, :kind
@@ -33,15 +47,18 @@ module Norvel
       # Answers that are worked out once, since they follow from the text alone.
       def self.once(*names)
         names.each do |name|
-          answer = instance_method(name)
-          define_method(name) { @known.fetch(name) { @known[name] = answer.bind_call(self) } }
+          worked_out = :"worked_out_#{name}"
+          alias_method worked_out, name
+          private worked_out
+          class_eval("def #{name} = @known.fetch(:#{name}) { @known[:#{name}] = #{worked_out} }", __FILE__, __LINE__)
         end
       end
 
       def initialize(paragraph)
         Thread.pass # one of thousands: who has little to do goes before
         @known = {}
-        @text = paragraph.text.strip
+        @whole = paragraph.text
+        @text = @whole.strip
         @words = paragraph.word_count
         @holds_object = paragraph.raw_text.include?(Document::Run::OBJECT)
         @formulas = paragraph.formulas
@@ -155,6 +172,36 @@ module Norvel
       def equation?
         return true if @formulas.any? && (@words <= 2 || @formulas.any?(&:display))
         @words <= 14 && MATHS.match?(@text) && @text.scan(/[[:alpha:]]{4,}/).size <= 3 && !label?
+      end
+
+      # "500 g cod", "2 onions".
+      def amount?
+        @words <= AMOUNT_WORDS && AMOUNT.match?(@text)
+      end
+
+      # Does it begin with the letter o for a bullet?
+      def ring?
+        RING.match?(@text)
+      end
+
+      # "RQ1: …", "Harbour office: …": a label before words.
+      def labelled?
+        LABELLED.match?(@text)
+      end
+
+      # A line as programs have them; its indent tells too.
+      def code?
+        @whole.size <= CODE_LETTERS && CODE.match?(@whole) && !PROSE_BEGINS.match?(@whole)
+      end
+
+      # One that running text never looks like.
+      def surely_code?
+        SURE_CODE.match?(@whole)
+      end
+
+      # "a float of copper;": words with no sign of a program but the semicolon.
+      def worded_item?
+        ITEM.match?(@text) && !@text.match?(/\A(?:#{KEYWORDS})\b/o)
       end
 
       # Is it all in quotation marks?

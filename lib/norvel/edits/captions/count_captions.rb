@@ -12,7 +12,7 @@ module Norvel
 
       def change(document)
         wanted = @ids.to_h { |id| [document.paragraph(id).id, true] }
-        captions = Structure::Captions.new(document).list
+        captions = Structure::Captions.of(document).list
         raise Refused, "None of these is a caption with a number that was typed." if captions.none? { |one|
           wanted[one.id] && !one.counted?
         }

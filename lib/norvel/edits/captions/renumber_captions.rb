@@ -11,7 +11,7 @@ module Norvel
       end
 
       def change(document)
-        captions = Structure::Captions.new(document).list
+        captions = Structure::Captions.of(document).list
         raise Refused, "There is no caption with a number." if captions.empty?
         labels = labels(document, captions)
         now = document.replace(captions.map { |one| renumbered(document, one, *labels[one.id]) })

@@ -66,7 +66,7 @@ module Norvel
       end
 
       def sequence(document)
-        own = Structure::Captions.new(document).list.select { |one| one.kind == LISTS[@name] }
+        own = Structure::Captions.of(document).list.select { |one| one.kind == LISTS[@name] }
         raise Refused, "There is no caption that the #{label} could list." if own.empty?
         raise Refused, "Let captions be counted first: the #{label} is made of them." unless own.all?(&:counted?)
         own.first.sequence

@@ -43,6 +43,7 @@ module Norvel
         # {id of a blank paragraph => how many others of the style beside it have no gap}
         def uneven(gaps)
           ids = gaps.all.reject(&:stays).flat_map { |gap| gap.blanks.map(&:id) }
+          return {} if ids.empty?
           Edits::SpaceForBlanks.new(ids, asked: @guide.asked).uneven(@document)
             .to_h { |gap, others| [gap.blanks.first.id, others] }
         end

@@ -22,7 +22,7 @@ module Norvel
 
         def findings
           @rule = self.class.asked(@guide, nil).first or return []
-          @captions = Structure::Captions.new(@document).list
+          @captions = Structure::Captions.of(@document).list
           (@rule == "captions.number") ? typed + other_way + stale + lost : typed
         end
 

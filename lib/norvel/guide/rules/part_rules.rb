@@ -39,8 +39,7 @@ module Norvel
 
         def there?(condition)
           kind = IF[condition] or return false
-          @captions ||= Structure::Captions.new(@document).list
-          @captions.any? { |caption| caption.kind == kind }
+          Structure::Captions.of(@document).list.any? { |caption| caption.kind == kind }
         end
 
         def put_in(name)

@@ -14,7 +14,7 @@ module Norvel
           @document = document
           @worded = document.paragraphs.reject(&:blank?)
           @found = {}
-          @left = {nil => @worded}
+          @left = {nil => [@worded, 0]}
           @title_page = {}
           @places = @worded.each_with_index.to_h { |paragraph, place| [paragraph.id, place] }
           neighbours
@@ -42,8 +42,10 @@ module Norvel
 
         # Those that nothing was found of yet; most: of so many words at most. What was found once stays found.
         def left(most = nil)
-          among = @left.fetch(most) { @worded.select { |paragraph| paragraph.word_count <= most } }
-          @left[most] = among.reject { |paragraph| @found.key?(paragraph.id) }
+          among, known = @left.fetch(most) { [@worded.select { |paragraph| paragraph.word_count <= most }, nil] }
+          return among if known == @found.size
+          @left[most] = [among.reject { |paragraph| @found.key?(paragraph.id) }, @found.size]
+          @left[most].first
         end
 
         def inspect

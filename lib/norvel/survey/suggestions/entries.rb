@@ -5,12 +5,7 @@ module Norvel
     class Suggestions
       # Contents entries, captions, code, text in tables.
       class Entries < Finder
-        # What lines of programs end with, begin with, hold; and those of these that running text has never.
-        SURE_CODE = /[{};]\s*\z|=>|\w\([^)]*\)+;?\s*\z|\A\s*[\w.]+\s*[-+:]?=\s*\S|\A\s*(?:\/\/|\#!|\$\s\S)|
-          \sdo(?:\s\|.+\|)?\s*\z/x
         WORDS = 60 # of a caption, a contents entry, a line of code
-        KEYWORDS = "def|end|if|else|elif|for|while|return|import|from|function|class|var|let|const|SELECT|puts|print"
-        CODE = /#{SURE_CODE}|\A\s*(?:<\/?[a-z]+[ >]|\#\s|(?:#{KEYWORDS})\b[^.]*\z)|->|\A\s+\w+\s*[:=]\s*\S+\z/
 
         def find
           code_lines
@@ -49,7 +44,7 @@ module Norvel
         # Rows of lines written as programs are, in whatever face.
         def code_lines
           rows(left(WORDS), 2) { |paragraph| paragraph.part == :body && code?(paragraph) }.each do |row|
-            next unless row.count { |paragraph| SURE_CODE.match?(paragraph.text) } * 2 >= row.size
+            next unless row.count { |paragraph| traits(paragraph).surely_code? } * 2 >= row.size
             row.each { |paragraph| put(paragraph, "code", 0.85, "written as a program is", "among others that are") }
           end
           worded.each { |paragraph| put(paragraph, "code", 0.85, "lines of a program") if open_block?(paragraph) }
@@ -59,22 +54,18 @@ module Norvel
         def open_block?(paragraph)
           return false if known?(paragraph) || paragraph.part != :body || !paragraph.text.include?("\n")
           lines = paragraph.text.split("\n").reject { |line| line.strip.empty? }
-          !lines[1].nil? && lines.count { |line| SURE_CODE.match?(line) } * 2 >= lines.size
+          !lines[1].nil? && lines.count { |line| Traits::SURE_CODE.match?(line) } * 2 >= lines.size
         end
 
         def code?(paragraph)
-          text = paragraph.text
-          text.size <= 120 && CODE.match?(text) && !worded_item?(paragraph) &&
-            !text.match?(/\A[[:upper:]][[:lower:]]+ [[:lower:]]+ [[:lower:]]+/)
+          traits(paragraph).code? && !worded_item?(paragraph)
         end
-
-        ITEM = /\A[^{}()=<>\[\]]*;\s*\z/ # words, with no sign of a program but a semicolon
 
         # "a float of copper;", "(b) two days of a carpenter;": an item of a list.
         def worded_item?(paragraph)
           seen = traits(paragraph)
           return true if seen.bullet? || look(paragraph)[:list] || %i[letter decimal roman].include?(seen.kind)
-          seen.words >= 3 && ITEM.match?(seen.text) && !seen.text.match?(/\A(?:#{KEYWORDS})\b/o)
+          seen.words >= 3 && seen.worded_item?
         end
 
         def typewritten?(paragraph)

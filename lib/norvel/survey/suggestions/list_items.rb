@@ -5,13 +5,8 @@ module Norvel
     class Suggestions
       # Items of lists, counted by the file or marked in the text.
       class ListItems < Finder
-        HANGING = /\A(?:[[:upper:]]{1,4}\d{1,2}|[[:upper:]][[:alpha:]]+(?:[\s\u00A0][[:alpha:]]+){0,3})\s?:
-          [\s\u00A0]+\S/x
         WORDS = 60 # of an item with a label
         COUNTED_WORDS = 20
-        AMOUNT_WORDS = 9
-        AMOUNT = %r{\A[\d½¼¾⅓]+(?:[.,/]\d+)?[\s\u00A0]*(?:[[:alpha:]]{1,5}\.?[\s\u00A0]+)?[[:alpha:]][^.!?]*\z}
-        RING = /\Ao[\s\u00A0]+[[:upper:]]/ # a letter for a bullet
 
         def find
           left.each do |paragraph|
@@ -62,20 +57,19 @@ module Norvel
 
         # "500 g cod", "2 onions" one under the other.
         def amounts
-          short = worded.select { |one| one.part == :body && one.word_count <= AMOUNT_WORDS }
-          rows(short, 3) { |one| AMOUNT.match?(traits(one).text) }.flatten.reject { |one| @draft.known?(one) }
+          rows(worded, 3) { |one| one.part == :body && traits(one).amount? }.flatten.reject { |one| @draft.known?(one) }
             .each { |paragraph| put(paragraph, "list_item", 0.8, "an amount", "among others") }
         end
 
         def rings
-          rows(left(WORDS), 2) { |paragraph| RING.match?(traits(paragraph).text) }.flatten
+          rows(left(WORDS), 2) { |paragraph| traits(paragraph).ring? }.flatten
             .each { |paragraph| put(paragraph, "list_item", 0.8, "begins with a ring", "among others that do") }
         end
 
         # "RQ1: …", "Harbour office: …" one under the other.
         def hanging
-          rows(left(WORDS).select { |one| one.part == :body }, 2) do |paragraph|
-            HANGING.match?(traits(paragraph).text) && !traits(paragraph).object?
+          rows(left(WORDS), 2) do |paragraph|
+            paragraph.part == :body && traits(paragraph).labelled? && !traits(paragraph).object?
           end.flatten.each do |paragraph|
             put(paragraph, "list_item", 0.76, "begins with a label", "among others that do")
           end

@@ -22,9 +22,9 @@ module Norvel
 
         def quotation?(paragraph)
           set = look(paragraph)
-          return false if set[:first_line] <= -9 || traits(paragraph).words < 12
           inset = set[:indent_left] - body.indent_left
-          inset >= 14 || (inset >= 9 && set[:indent_right] - body.indent_right >= 9)
+          return false if inset < 9 || set[:first_line] <= -9 || traits(paragraph).words < 12
+          inset >= 14 || set[:indent_right] - body.indent_right >= 9
         end
 
         def quoted?(paragraph)
@@ -54,9 +54,9 @@ module Norvel
         # A few words set apart before the text runs on: a heading in the line of its text, or a lead-in.
         def led?(paragraph)
           return false if paragraph.ways.size < 2 || traits(paragraph).words < 8
-          first, *others = paragraph.letters
-          apart?(first, paragraph) && first.words.split.size <= 8 && first.words.strip.match?(/[.:—–]\z/) &&
-            others.any? && !apart?(others.first, paragraph)
+          first, second = paragraph.letters
+          !second.nil? && first.words.match?(/[.:—–]\s*\z/) && apart?(first, paragraph) &&
+            first.words.split.size <= 8 && !apart?(second, paragraph)
         end
 
         def apart?(run, paragraph)
