@@ -24,6 +24,7 @@ module Norvel
         any_guide
         baseline = @options[:baseline] && Baseline.read(@options[:baseline])
         reports = InProcesses.map(@arguments, told: progress) { |path| report(path) }
+        reports = reports.zip(@arguments).map { |one, path| one || refusal(path, "its check was broken off") }
         reports.each { |one| baseline&.mark(one) }
         say(reports)
         FORMS.each { |form, kind| write_text(kind.new(reports, any_guide).text, @options[form]) if @options[form] }
@@ -35,12 +36,16 @@ module Norvel
         check = Guide::Check.new(any_guide, laid_out(read(path)))
         Report::CheckReport.new(check).whole(file: File.basename(path), path:)
       rescue Error => error
-        {file: File.basename(path), path:, error: error.message.tr("\n", " ")}
+        refusal(path, error.message.tr("\n", " "))
       rescue SystemCallError => error
-        {file: File.basename(path), path:, error: error.message.split(" @ ").first}
+        refusal(path, error.message.split(" @ ").first)
       rescue SystemStackError, NoMemoryError, StandardError => error
         raise if ENV["NORVEL_DEBUG"]
-        {file: File.basename(path), path:, error: "the file met a fault of Norvel's own (#{error.class})"}
+        refusal(path, "the file met a fault of Norvel's own (#{error.class})")
+      end
+
+      def refusal(path, error)
+        {file: File.basename(path), path:, error:}
       end
 
       def progress
