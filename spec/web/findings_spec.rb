@@ -208,6 +208,39 @@ RSpec.describe "findings as plain pages" do
     expect(looks.first).to eq looks.last
   end
 
+  describe "a mend that would leave more to put right" do
+    let(:manuscript) do
+      style = '<w:style w:type="paragraph" w:styleId="BodyText"><w:name w:val="Body Text"/>' \
+        '<w:basedOn w:val="Normal"/><w:pPr><w:jc w:val="both"/></w:pPr><w:rPr><w:sz w:val="30"/></w:rPr></w:style>'
+      text = "The lead came up with grey mud each time, as the pilots had said that it would."
+      body = "<w:p><w:r><w:t>#{text}</w:t></w:r></w:p>" * 6
+      Manuscript.bring_in(Demo::Package.new(body:, styles: style).bytes, filename: "a.docx",
+        guide: "ravelmouth-house")
+    end
+
+    it "says what it does before it is done, asks, and is done when a person says so" do
+      key = group("role.body.style").key
+      get "#{at}/findings/effect", group: key
+      expect(page).to match(/Mended, \d+ findings go, \d+ come:.*see what comes/m)
+      send_form("findings/mend", group: key, hand: "goes", look: "style")
+      expect([last_response.status, now.ledger_entries.count]).to eq [303, 0]
+      follow_redirect!
+      expect(page).to include("Nothing is done yet", "Alignment of body text is justified, not left", "all the same")
+      send_form "findings/mend", group: key, hand: "goes", look: "style", sure: "1"
+      expect(now.document.paragraphs.map { |one| now.document.style_name(one) }.uniq).to eq ["Body Text"]
+    end
+
+    it "asks of several ticked alike, and of a press in the page by sending it there" do
+      key = group("role.body.style").key
+      send_form("findings/mend_ticked", cause: [key, group("page.margin.top").key])
+      expect(last_response.location).to include("findings/outcome?cause", key)
+      header "HX-Request", "true"
+      send_form("findings/mend", group: key, look: "style")
+      expect(last_response.headers["HX-Redirect"]).to include("findings/outcome?group=#{key}")
+      expect(now.ledger_entries.count).to eq 0
+    end
+  end
+
   it "mends several causes that are ticked as one change" do
     get "#{at}/findings"
     keys = page.scan(/name="cause\[\]" value="(\h+)"/).flatten

@@ -316,7 +316,7 @@ RSpec.describe "stations as plain pages" do
 
   it "mends one group, then all that is safe" do
     group = manuscript.check.groups.find { |g| g.rule == "clean.blank_paragraph" }
-    form "findings/mend", group: group.key
+    form "findings/mend", group: group.key, sure: "1"
     expect_done "Make space of #{group.size} blank paragraphs"
     form "findings/mend", group: group.key
     expect_refused "not there any more"

@@ -3,8 +3,8 @@
 # Findings against the guide, by cause; mend a group, or all that is safe.
 class FindingsStation < Station
   helpers Answers, BenchView, ChosenView, ConsistencyView, FindingsView, GalleyRow, Gauge, HistoryView, ListView,
-    LookSheet, MattersView, PlaceView, PlanView, PortionView, Putting, SheetAtSize, SheetFormulas, SheetGround,
-    SheetImages, SheetStrokes, SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
+    LookSheet, MattersView, OutcomeView, PlaceView, PlanView, PortionView, Putting, SheetAtSize, SheetFormulas,
+    SheetGround, SheetImages, SheetStrokes, SheetsView, StyleLetters, StyleView, SurveyView, TriedView, TypedSigns
 
   get("/manuscripts/:id/findings") { check_takes_long? ? waiting_page : station(:findings) }
   get("/manuscripts/:id/findings/progress") { partial(:check_progress) }
@@ -47,21 +47,21 @@ class FindingsStation < Station
     Norvel::Report::CheckTable.new([check_report], manuscript.rules).text
   end
 
+  # What mending a cause would do to the others, in a line and as a page.
+  get("/manuscripts/:id/findings/effect") { partial(:effect, groups: causes_there) }
+  get("/manuscripts/:id/findings/outcome") { station :outcome }
+
   post("/manuscripts/:id/findings/mend") do
-    group = group_of_findings(params[:group]) or raise Norvel::Refused,
-      "That group of findings is not there any more: it may have been mended with another."
-    edit = mend_of_group(group) or raise Norvel::Refused,
-      "There is no mend for this: it is for you to decide."
-    after_mend manuscript.perform(edit, version: params[:version]).title
+    change = mend_or_ask(causes_there)
+    change ? after_mend(change.title) : go_ask
   end
 
   # The mends of several causes as one change.
   post("/manuscripts/:id/findings/mend_ticked") do
-    groups = Array(params[:cause]).filter_map { |key| group_of_findings(key) }.select { |group| tickable?(group) }
+    groups = causes_sent.select { |group| tickable?(group) }
     raise Norvel::Refused, "No cause is ticked that has a mend." if groups.empty?
-    edit = Norvel::Edits::Several.new(groups.map { |group| mend_of_group(group) },
-      title: "Mend #{counted(groups.size, "cause")}")
-    go_after manuscript.perform(edit, version: params[:version]).title, path_to("findings")
+    change = mend_or_ask(groups)
+    change ? go_after(change.title, path_to("findings")) : go_ask
   end
 
   # Every safe mend as a plan, before it is done; with other parts ticked, the same anew.
@@ -94,6 +94,21 @@ class FindingsStation < Station
   end
 
   private
+
+  def causes_there
+    causes_sent.tap do |groups|
+      raise Norvel::Refused, "That group of findings is not there any more: it may have been mended with another." if
+        groups.empty?
+    end
+  end
+
+  # To the page that says what it would raise.
+  def go_ask
+    place = path_to("findings/outcome", **params.to_h.transform_keys(&:to_sym).slice(:group, :cause, :hand, :look))
+    return redirect to(place), 303 unless request.env["HTTP_HX_REQUEST"]
+    headers "HX-Redirect" => place
+    ""
+  end
 
   def check_takes_long?
     document.working.size > PlanView::LONG && params[:now].nil? && !Desk.checked?(manuscript) &&

@@ -51,6 +51,7 @@ module Page
   UNDER = {sheet: "sheets", saving: "sheets", matters: "sheets", heads: "sheets", contents: "sheets",
            captions: "sheets", parts: "sheets", tried: "sheets", found: "galley", placeholders: "galley",
            beside: "galley", plan: "findings", plan_waiting: "findings", plan_moved: "findings", place: "findings",
+           outcome: "findings",
            roles: "survey", templates: "styles", carried: "handover", accessible: "handover", submission: "handover",
            drawing: "handover", images: "handover", ledger: nil}.freeze
 

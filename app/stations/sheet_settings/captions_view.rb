@@ -51,8 +51,8 @@ module CaptionsView
   # The edit that a form asks for. Raises Refused.
   def captions_edit
     return Norvel::Edits::RefreshNumbers.new if params[:act] == "refresh"
-    return Norvel::Edits::RenumberCaptions.of(by_chapter: params[:act] == "by_chapter") if RENUMBER[params[:act]]
-    Norvel::Edits::CountCaptions.of(captions.typed.map(&:id))
+    return Norvel::Edits::RenumberCaptions.new(by_chapter: params[:act] == "by_chapter") if RENUMBER[params[:act]]
+    Norvel::Edits::CountCaptions.new(captions.typed.map(&:id))
   end
 
   # Paragraphs that the change is about, before and after: [[before, after], …]

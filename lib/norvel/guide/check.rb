@@ -30,6 +30,12 @@ module Norvel
         @before = nil
       end
 
+      # The Check of a later state; only what can have changed is judged anew, and its pages are known where these are.
+      def of_later(now)
+        reached = now.numbering.equal?(document.numbering) ? Styles.reached(document, now) : nil
+        Check.new(guide, laid_out(now), before: self, reached:)
+      end
+
       # The number of the sheet that a finding is seen on, where pages are known: of its paragraph, else of the first
       # of its section.
       def page(finding)
@@ -181,6 +187,13 @@ module Norvel
       end
 
       private
+
+      def laid_out(now)
+        Layout.of(now, known: Layout.pages(document)) if Layout.pages(document)
+        now
+      rescue Layout::Defeated
+        now
+      end
 
       def families
         @families ||= Rules::ALL.map { |rule| rule.new(self) }

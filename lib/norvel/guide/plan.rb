@@ -9,6 +9,8 @@ module Norvel
       # Stages in order. What is judged by one check is mended together.
       STAGES = [%i[roles], %i[values], %i[text by_hand page document]].freeze
       PASSES = 12
+      ROUNDS = 3
+      RAISING = "it would raise another"
       NEVER = "no mend can be computed: it needs a person's eye"
 
       attr_reader :guide, :before, :after
@@ -28,11 +30,9 @@ module Norvel
         @without = without
         @with = with
         @check = check
-        @settled = Survey::SettledRoles.of(document)
-        @done = {}
-        @put = {}
-        @parts = {}
+        @doubted = {}
         work
+        ROUNDS.times { work if doubt? }
       end
 
       # What it does, part by part: those left out or offered among them, switched off, where they could be done.
@@ -108,9 +108,46 @@ module Norvel
 
       private
 
+      # A safe part that would raise a finding as grave as those it mends, where there was none like it, asks first from
+      # then on: at that place, or as a whole where it is about a style. Is there one?
+      def doubt?
+        outcome = Outcome.new(first_check, last_check)
+        found = outcome.raised.filter_map do |finding|
+          part = raising(finding, outcome) or next
+          [[part.key, (finding.paragraph if part.at?(finding.paragraph))], "#{RAISING}: #{finding.message}"]
+        end
+        @doubted = found.to_h.merge(@doubted)
+        found.any?
+      end
+
+      # The same findings in groups by whether there is doubt of their mend.
+      def parted(group)
+        return [group] if @doubted.empty?
+        group.findings.group_by { |finding| doubt(finding) }.map do |doubt, list|
+          Group.new(doubt ? list.map { |finding| finding.mended_by(finding.mend.asking(doubt)) } : list)
+        end
+      end
+
+      # Why the safe mend of a finding asks first all the same; nil where it does not.
+      def doubt(finding)
+        return unless finding.mend&.safe
+        key = PlanPart.key(finding.mend)
+        @doubted[[key, finding.paragraph]] || @doubted[[key, nil]]
+      end
+
+      # The last safe part that changed the place of a finding.
+      def raising(finding, outcome)
+        done.reverse.find do |part|
+          part.mend.safe && !@with.include?(part.key) && part.touches?(finding.paragraph) &&
+            part.findings.any? { |mended| outcome.grave?(finding, mended.severity) }
+        end
+      end
+
       # Settled roles are kept until nothing is left to do by them; then the result is judged as any other document is,
       # and what that finds is done too, but nothing twice.
       def work
+        @settled = Survey::SettledRoles.of(before)
+        @done, @put, @parts = {}, {}, {}
         @after = before
         @last_check = first_check
         PASSES.times do |pass|
@@ -130,24 +167,15 @@ module Norvel
         @settled = Survey::SettledRoles.of(@after)
       end
 
-      # The state that was reached against the guide; only what can have changed is judged anew.
+      # The state that was reached against the guide.
       def checked
-        was = @last_check.document
-        reached = @after.numbering.equal?(was.numbering) ? Styles.reached(was, @after) : nil
-        Check.new(guide, laid_out(@after, was), before: @last_check, reached:)
-      end
-
-      # With its pages, where those of the state before were known.
-      def laid_out(now, was)
-        Layout.of(now, known: Layout.pages(was)) if Layout.pages(was)
-        now
-      rescue Layout::Defeated
-        now
+        @last_check.of_later(@after)
       end
 
       # Mends all of a stage. True when something was changed.
       def mend(stage)
-        groups = @last_check.groups.select { |group| stage.include?(Rules[group.rule].stage) && mendable?(group) }
+        groups = @last_check.groups.flat_map { |group| parted(group) }
+          .select { |group| stage.include?(Rules[group.rule].stage) && mendable?(group) }
         keyed = groups.group_by { |group| PlanPart.key(group.first.mend) }
         ordered(keyed, stage).map { |key, list| part(key, list) }.any?
       end
@@ -298,6 +326,7 @@ module Norvel
       def why(finding)
         return NEVER unless finding.mend
         return finding.mend.why || "the mend may change meaning, so it asks first" unless finding.mend.safe
+        return doubt(finding) if doubt(finding)
         return "left out of the plan" if @without.include?(PlanPart.key(finding.mend))
         return "it reads as something else now: look at it" if drifted?(finding)
         "the mend was tried and did not help"

@@ -49,6 +49,19 @@ module Norvel
         [before, Layout.of(now, known: before)]
       end
 
+      # Does it change a paragraph with this id, or how it looks?
+      def touches?(id)
+        return false unless id && was.include?(id) && now.include?(id)
+        one, other = was.paragraph(id), now.paragraph(id)
+        !one.equal?(other) || was.look(one) != now.look(other) ||
+          was.letter_look(one).values.except(:language) != now.letter_look(other).values.except(:language)
+      end
+
+      # Is it about the paragraph with this id by itself, as opposed to the style that it is in?
+      def at?(id)
+        !%w[change_style take_look].include?(kind) && findings.any? { |finding| finding.paragraph == id }
+      end
+
       # Can it be done, and does it change anything?
       def does_something?
         !now.equal?(was)
