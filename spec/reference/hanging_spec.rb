@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "cgi"
+require_relative "../support/hanging_by_chance"
 
 # What hangs at an anchor, and the text around it. Line ends beside a box: Chromium's, which sets text beside floats
 # (CSS 2.1 9.5); places on pages: arithmetic from ISO/IEC 29500-1 20.4.2 and ISO/IEC 26300-1 20.295, 20.387.
@@ -18,17 +19,18 @@ RSpec.describe "what hangs beside text" do
     %(<wp:position#{way} relativeFrom="#{from}">#{inside}</wp:position#{way}>)
   end
 
-  # An image of 100 by 95 points, 9 points from the text at its sides.
-  def hung(wrap, across, down)
+  # An image, of 100 by 95 points unless told, 9 points from the text at its sides.
+  def hung(wrap, across, down, width: 100, height: 95)
     %(<w:r><w:drawing><wp:anchor distL="114300" distR="114300" simplePos="0"><wp:simplePos x="0" y="0"/>) +
-      place("H", *across) + place("V", *down) + %(<wp:extent cx="1270000" cy="1206500"/><wp:#{wrap}/>) +
+      place("H", *across) + place("V", *down) +
+      %(<wp:extent cx="#{width * 12_700}" cy="#{height * 12_700}"/><wp:#{wrap}/>) +
       %(<wp:docPr id="1" name="Mill"/></wp:anchor></w:drawing></w:r>)
   end
 
-  define_method(:set_around) do |image|
+  define_method(:set_around) do |image, at: 0|
     lines = '<w:spacing w:after="400" w:line="400" w:lineRule="exact"/><w:jc w:val="left"/>'
     letters = '<w:rFonts w:ascii="Times New Roman" w:hAnsi="Times New Roman"/><w:sz w:val="24"/>'
-    paragraphs = texts.each_with_index.map { |text, at| p("#{image if at.zero?}#{r(text, letters)}", lines) }
+    paragraphs = texts.each_with_index.map { |text, place| p("#{image if place == at}#{r(text, letters)}", lines) }
     docx(paragraphs.join + %(<w:sectPr><w:pgSz w:w="#{(measure * 20) + 2880}" w:h="16838"/><w:pgMar w:top="1440" ) +
       %(w:right="1440" w:bottom="1440" w:left="1440" w:header="0" w:footer="0" w:gutter="0"/></w:sectPr>))
   end
@@ -37,6 +39,10 @@ RSpec.describe "what hangs beside text" do
     Norvel::Layout.of(document).sheets.first.lines.group_by(&:block).map do |block, lines|
       lines.drop(1).map { |line| block.set_items.starts[block.lines[line.line].from] }
     end
+  end
+
+  def baselines(document)
+    Norvel::Layout.of(document).sheets.first.lines.first(8).map { |line| (line.baseline - 72).round(1) }
   end
 
   def hanging(document)
@@ -54,6 +60,72 @@ RSpec.describe "what hangs beside text" do
       expect(ends(document)).to eq theirs
       expect(Norvel::Layout.of(document).estimates).to eq []
     end
+  end
+
+  # The same float, which lines stand beside from 60 points on: CSS Shapes 1, shape-outside.
+  {"at the head of the text" => [%w[margin top], "float:right;width:100px;height:95px;margin-left:9px"],
+   "in the midst of a paragraph" => [["margin", 60],
+     "float:right;width:100px;height:155px;margin-left:9px;shape-outside:inset(60px 0 0 0) margin-box"],
+   "at a place of the page" => [["page", 132],
+     "float:right;width:100px;height:155px;margin-left:9px;shape-outside:inset(60px 0 0 0) margin-box"]}
+    .each do |where, (down, box)|
+      it "ends lines as Chromium does beside a box #{where}, wherever its own paragraph stands" do
+        theirs = chromium_ends(texts, face: "LiberationSerif-Regular.ttf", size: 12, measure:, beside: box)
+        (0..2).each do |at|
+          document = set_around(hung("wrapSquare", %w[margin right], down), at:)
+          expect([at, ends(document)]).to eq [at, theirs]
+          expect(Norvel::Layout.of(document).estimates).to eq []
+          expect(Norvel::Layout.of(document)).to be_settled
+        end
+      end
+    end
+
+  it "parts lines above it from those below it, at the head and in the midst, wherever its own paragraph stands" do
+    lead = 20.0
+    {%w[margin top] => 0, ["margin", 50] => 2}.each do |down, above|
+      (0..2).each do |at|
+        document = set_around(hung("wrapTopAndBottom", %w[margin center], down), at:)
+        tops = baselines(document)
+        plain = baselines(set_around(""))
+        gap = (down.last == "top") ? 95 : 95 + 50 - (above * lead) # a line ends above the image, the next begins below
+        expect([at, tops]).to eq [at, plain.each_with_index.map { |one, line| (line < above) ? one : one + gap }]
+      end
+    end
+  end
+
+  it "leaves room for it at the foot of its sheet, where the text ends above it" do
+    image = hung("wrapTopAndBottom", %w[margin left], %w[margin bottom])
+    pages = Norvel::Layout.of(docx(Array.new(30) { |at| p("#{image if at == 3}#{r(prose[0, 700])}") }.join))
+    frames = pages.sheets.map { |sheet| [sheet.frame.bottom, sheet.reached] }
+    expect(frames[0][0]).to be_within(0.01).of(frames[1][0] - 95)
+    expect(frames.map { |bottom, reached| reached <= bottom + 0.01 }).to all be true
+    expect([pages.estimates.grep(/hang/), pages.settled?]).to eq [[], true]
+  end
+
+  # What leaves no room for its own paragraph where it stands would send it to the next sheet, and back again.
+  it "takes a paragraph to the next sheet where it leaves no room for it, and comes to rest" do
+    tall = hung("wrapTopAndBottom", %w[margin left], %w[margin center], width: 300, height: 560)
+    pages = Norvel::Layout.of(docx(Array.new(12) { |at| p("#{tall if at == 6}#{r(prose[0, 700])}") }.join))
+    expect(pages).to be_settled
+    own = pages.sheet_of(7)
+    expect(own.paragraphs.first.id).to eq 7
+    expect(own.lines.map(&:top).min).to be >= own.frame.top
+  end
+
+  # Objects by chance at places of pages, in one column and in two.
+  it "crosses no line of the text, and no way leads to other pages (property)" do
+    found = SomeOf.seeds(1..30).map do |seed|
+      document = HangingByChance.new(seed).document
+      pages = Norvel::Layout.of(document)
+      changed = Norvel::Edits::Retype.new(4, "#{document.paragraph(4).raw_text} and a word more").apply(document).after
+      same = [Norvel::Layout.of(changed, known: pages), Norvel::Layout.of(changed.with)].map do |one|
+        one.sheets.map { |sheet| sheet.lines.map { |line| [line.text, line.left.round(2), line.baseline.round(2)] } }
+      end
+      [(HangingByChance.crossed(pages) if pages.settled?), same.uniq.size, pages.settled?, pages.estimates.empty?]
+    end
+    crossed, ways, settled, sure = found.transpose
+    expect([crossed.compact.flatten, ways.uniq]).to eq [[], [1]]
+    expect([settled.count(false) <= 2, settled == sure]).to eq [true, true]
   end
 
   it "takes no room where text is as if it were not there, and all of it where text goes on below" do

@@ -12,6 +12,13 @@ module Browser
   # Seconds that a busy machine may take for what is sure to come: a script's answer, a whole page judged by axe.
   PATIENCE = 180
 
+  # A node may go while the browser is asked about it, which newer ones tell as an error of no kind.
+  module AskingAgain
+    def invalid_element_errors
+      @invalid_element_errors ||= [*super, Selenium::WebDriver::Error::UnknownError]
+    end
+  end
+
   def self.boot
     return if @booted
     @booted = true
@@ -37,7 +44,7 @@ module Browser
     driver = Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service:, timeout: PATIENCE)
     driver.browser.manage.timeouts.script_timeout = PATIENCE
     driver.browser.download_path = downloads
-    driver
+    driver.extend(AskingAgain)
   end
   private_class_method :driver
 

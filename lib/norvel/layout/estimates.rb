@@ -13,6 +13,7 @@ module Norvel
 
       def initialize(result)
         @setting = result.stories.setting
+        @settled = result.settled?
       end
 
       # Sentences.
@@ -37,7 +38,7 @@ module Norvel
       # Is any line of these blocks an estimate?
       def any?(list)
         list.any? do |block|
-          block.rough? || simpler[block.section] || block.set_items.kinds.any? { |letters| !letters.exact? }
+          rough(block).any? || simpler[block.section] || block.set_items.kinds.any? { |letters| !letters.exact? }
         end
       end
 
@@ -82,8 +83,13 @@ module Norvel
         ["#{said} in a row: the document holds more of them than are set by their structure."]
       end
 
+      # What hangs at a block and has no place in the text, or none at which it came to rest.
+      def rough(block)
+        block.floats.select { |one| one.estimate? || (!@settled && one.elsewhere?) }
+      end
+
       def floats
-        count = blocks.sum { |block| block.floats.count(&:estimate?) }
+        count = blocks.sum { |block| rough(block).size }
         return [] if count.zero?
         said = (count == 1) ? "One picture or box hangs" : "#{count} pictures and boxes hang"
         ["#{said} at a place of the page: room is made for it at its paragraph, which is an estimate."]

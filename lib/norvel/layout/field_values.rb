@@ -10,22 +10,30 @@ module Norvel
 
         # texts: {paragraph id => {field id => text}}
         # note_sheets: {note id => index of the sheet that its mark stands on}, where notes are counted by page
-        attr_reader :texts, :note_sheets
+        # placements: Placements, nil where none are known
+        attr_reader :texts, :note_sheets, :placements
 
-        def initialize(texts = {}, note_sheets = {})
+        def initialize(texts = {}, note_sheets = {}, placements = nil)
           @texts = texts
           @note_sheets = note_sheets
+          @placements = placements
         end
 
         # Those of a Result.
         def self.from(result)
           sheets = NoteNumbers.by_page?(result.document) ? NoteNumbers.sheets(result) : {}
-          new(PageFields.new(result).texts, sheets)
+          new(PageFields.new(result).texts, sheets, Placements.from(result))
         end
 
-        # Do fields and notes say what they said?
+        # The same, from which a layout begins: what gives way to what is worked out anew, so that the pages of a text
+        # are the same whatever was done to it before.
+        def begun
+          placements ? self.class.new(texts, note_sheets) : self
+        end
+
+        # Do fields and notes say what they said, and does text give way where it did?
         def same?(other)
-          texts == other.texts && note_sheets == other.note_sheets
+          texts == other.texts && note_sheets == other.note_sheets && placements == other.placements
         end
 
         # {field's id => its words} in a paragraph.

@@ -37,6 +37,11 @@ module Norvel
         told.first(columns.size).sum { |width, gap| width + (gap || 0.0) }
       end
 
+      # The same with so much room at its foot that no text takes.
+      def above(room)
+        room.zero? ? self : self.class.new(**to_h, bottom: [bottom - room, top + self.class::LEAST].max)
+      end
+
       # In points.
       def height
         bottom - top

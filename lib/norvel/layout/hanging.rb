@@ -5,20 +5,43 @@ module Norvel
     # An image or box that hangs at a paragraph and stands in none of its lines. Lengths in points.
     #   inside  the Column of a box, nil for an image
     class Hanging
+      NO_EDGES = [0.0, 0.0, 0.0, 0.0].freeze
       LEAST_BESIDE = 72.0 # points: text does not go beside what leaves it less than an inch (common practice)
 
       attr_reader :object, :width, :height, :inside
 
-      # measure: of its paragraph; section: Document::Section that it stands in, or nil
-      def initialize(object, width, height, inside, measure:, section:)
+      # measure: of its paragraph; section: Document::Section that it stands in, or nil; held: is it known which lines
+      # give way to it, where it stands elsewhere?
+      def initialize(object, width, height, inside, measure:, section:, held: false)
         @object, @width, @height, @inside = object, width, height, inside
         @measure, @section = measure, section
         @said = object.anchorage
+        @held = held && elsewhere?
       end
 
       # "apart", "beside" or "none": Document::Anchorage. Text that has no room beside it stands apart.
       def wrap
-        @wrap ||= (@said.nil? || (@said.wrap == "beside" && spare < LEAST_BESIDE)) ? "apart" : @said.wrap
+        @wrap ||= wrap_in(across_column, @measure)
+      end
+
+      # The same in a column of this measure, from whose left it stands so far.
+      def wrap_in(across, measure)
+        (@said.nil? || (@said.wrap == "beside" && spare(across, measure) < LEAST_BESIDE)) ? "apart" : @said.wrap
+      end
+
+      # Does text give way to it, and not where its paragraph stands?
+      def elsewhere?
+        !@said.nil? && @said.wrap != "none" && (down[0] == :page || down[1].abs > height)
+      end
+
+      # Do lines of its own paragraph stand beside it?
+      def beside?
+        wrap == "beside" && !@held
+      end
+
+      # Room that text keeps from it: [left, top, right, bottom].
+      def edges
+        @said ? @said.edges : NO_EDGES
       end
 
       # Does where it stands hang on the page?
@@ -28,46 +51,39 @@ module Norvel
 
       # What it takes above the first line of its paragraph.
       def above
-        (wrap == "apart") ? height + edge(1) + edge(3) : 0.0
+        (wrap == "apart" && !@held) ? height + edges[1] + edges[3] : 0.0
       end
 
       # [left, top] where it is drawn. x: of its column; y: where its place above the paragraph begins; top: of the
       # paragraph
       def place(x, y, top)
         left = (across[0] == :page) ? across[1] : x + across[1]
-        return [left, y + edge(1)] if wrap == "apart" && down[0] == :paragraph
+        return [left, y + edges[1]] if wrap == "apart" && down[0] == :paragraph && !@held
         [left, (down[0] == :page) ? down[1] : top + down[1]]
       end
 
       # [top, bottom] of what it takes of the lines of its paragraph, from their begin.
       def span
         from = (down[0] == :paragraph) ? [down[1], 0.0].max : 0.0
-        [[from - edge(1), 0.0].max, from + height + edge(3)]
+        [[from - edges[1], 0.0].max, from + height + edges[3]]
       end
 
-      # What a line beside it loses at its left, and of its room: [from the left, in all].
-      def takes
-        return [across_column + width + edge(2), across_column + width + edge(2)] if at_left?
-        [0.0, @measure - across_column + edge(0)]
+      # What a line beside it loses at its left, and of its room: [from the left, in all]. across: how far it is from
+      # the left of the column of that measure
+      def takes(across = across_column, measure = @measure)
+        return [across + width + edges[2], across + width + edges[2]] if across + (width / 2) <= measure / 2
+        [0.0, measure - across + edges[0]]
       end
 
       # Is where lines end by it an estimate? Where it stands on the page is not where its paragraph does.
       def estimate?
-        @said.nil? || (wrap != "none" && (down[0] == :page || down[1].abs > height))
+        @said.nil? || (elsewhere? && !@held)
       end
 
       private
 
-      def edge(side)
-        @said ? @said.edges[side] : 0.0
-      end
-
-      def at_left?
-        across_column + (width / 2) <= @measure / 2
-      end
-
-      def spare
-        @measure - takes[1]
+      def spare(across, measure)
+        measure - takes(across, measure)[1]
       end
 
       # How far it is from the left of its column.

@@ -62,9 +62,11 @@ module Norvel
         end
       end
 
-      # Sheets that hold, for a flow of blocks; nil where page set-ups, notes or heads are others.
-      def sheets_for(blocks)
-        Sheets.new(@result.sheets, @result.stories.body.blocks, blocks) if same_pages?
+      # Sheets that hold, for a flow of blocks; nil where page set-ups, notes or heads are others, or the room that no
+      # text takes.
+      def sheets_for(blocks, reserved)
+        same = same_pages? && reserved == (@result.values.placements&.reserved || {})
+        Sheets.new(@result.sheets, @result.stories.body.blocks, blocks) if same
       end
 
       def inspect

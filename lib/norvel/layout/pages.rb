@@ -11,8 +11,10 @@ module Norvel
       MOST = 12_000 # sheets
       ROUNDS = 12 # of halving the room in which columns come out even
 
-      # stories: Stories; heads: Heads; known: LayoutBefore::Sheets or nil
-      def initialize(document, stories, heads, known: nil)
+      # stories: Stories; heads: Heads; known: LayoutBefore::Sheets or nil; reserved: {index of a sheet => room at its
+      # foot that no text takes}
+      def initialize(document, stories, heads, known: nil, reserved: {})
+        @reserved = reserved
         @document = document
         @stories = stories
         @heads = heads
@@ -76,10 +78,11 @@ module Norvel
         @came.number += 1
       end
 
-      def made(number, own, **rest)
+      def made(number, own, frame: nil, **rest)
         told = section(own)
         side = number.odd? ? "right" : "left"
-        Sheet.new(page: @sheets.size + 1, number:, section: own, side:, frame: frame(own, number, rest[:opens]),
+        frame ||= frame(own, number, rest[:opens])
+        Sheet.new(page: @sheets.size + 1, number:, section: own, side:, frame:,
           label: Document::Numerals.write(number, told.number_format), **rest)
       end
 
@@ -94,14 +97,14 @@ module Norvel
       def sheet
         start, came = @place, @came
         number = came.number
-        frame = frame(@section, number, came.opens)
+        frame = frame(@section, number, came.opens).above(@reserved.fetch(@sheets.size, 0.0))
         foot = Foot.new(@notes, came.left)
         foot.begin(frame.height - Foot::LEAST_NOTE)
         bands = []
         last = fill(bands, frame, foot)
         @came = PageStart.new(number + 1, foot.left, false, SPACED.key?(last.reason))
         bands.each { |_, _, column| column.done }
-        made(number, @sheet_section, opens: came.opens, blank: false, bands: upright(bands, frame),
+        made(number, @sheet_section, frame:, opens: came.opens, blank: false, bands: upright(bands, frame),
           notes: (foot.done if foot.entries.any?), start:, came:, ended_by: last.reason, asker: last.asker)
       end
 

@@ -127,14 +127,28 @@ module Norvel
       # may hang at this one. last: [paragraph, its block] before it, or nil
       def hung_before(last, part, following)
         above, block = last
-        return if part.plain? && !(block && block.hung?)
+        placed, pushed = placed_at(part)
+        return if placed.empty? && part.plain? && !(block && block.hung?)
         left = (block && above.section == part.section) ? block.left_over : []
         goes_on = following.is_a?(Document::Paragraph) && following.section == part.section
-        return (TextSetting::Hung.new([].freeze, goes_on) if goes_on) if left.empty?
+        return TextSetting::Hung.new([].freeze, [].freeze, goes_on, pushed) if left.empty? && placed.empty?
+        apart, beside = placed.partition { |one| one.wrap == "apart" }
+        TextSetting::Hung.new(still(above, part, left) + beside.map { |one| one.to_a.drop(1) },
+          apart.map { |one| [one.top, one.bottom] }, goes_on || placed.any?, pushed)
+      end
+
+      # [what a paragraph gives way to from its place of the page, does it begin a page for that?]
+      def placed_at(part)
+        placements = @values.placements or return [[], false]
+        [placements.beside.fetch(part.id, []), placements.pushed.key?(part.id)]
+      end
+
+      # What is left of what hangs beside one paragraph at the first line of the next.
+      def still(above, part, left)
+        return [] if left.empty?
         space = document.cascade.rules.space_between(document.look(above), document.look(part),
           same_style: above.style_id == part.style_id, settings: document.settings)
-        still = left.filter_map { |height, *takes| [height - space, *takes] if height > space }
-        TextSetting::Hung.new(still, goes_on)
+        left.filter_map { |height, *takes| [0.0, height - space, *takes] if height > space }
       end
 
       def first_paragraph(blocks)

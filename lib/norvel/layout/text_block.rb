@@ -23,7 +23,7 @@ module Norvel
         @hung = hung
         @above = floats.sum(&:above)
         @breaks = set_items.breaks?
-        measure_lines
+        measure
         @below = (!hung? || hung&.goes_on) ? 0.0 : left_over.map(&:first).max || 0.0
       end
 
@@ -35,13 +35,24 @@ module Norvel
       # What hangs beside it and is not over where it ends: [[height that is left, from the left, in all], …].
       def left_over
         return [] unless hung?
-        own = floats.select { |one| one.wrap == "beside" }.map { |one| [one.span[1], *one.takes] }
-        [*@hung&.taking, *own].filter_map { |height, *takes| [height - bare_height, *takes] if height > bare_height }
+        own = floats.select(&:beside?).map { |one| [*one.span, *one.takes] }
+        [*@hung&.taking, *own].filter_map do |_, bottom, *takes|
+          [bottom - bare_height, *takes] if bottom > bare_height
+        end
       end
 
-      # Do lines of it stand beside what hangs at a paragraph before?
+      # Do lines of it give way to what hangs at another paragraph?
       def narrowed?
-        !@hung.nil? && @hung.taking.any?
+        !@hung.nil? && @hung.any?
+      end
+
+      # The top of its first line where its lines from one on begin at y.
+      def top_of_lines(y, from)
+        if from.zero?
+          y + @above
+        else
+          y - (@lead ? from * @lead : @tops[from])
+        end
       end
 
       # Boxes with text in lines of a range: TextSetting::InlineObject.
@@ -53,11 +64,6 @@ module Norvel
       # Does what hangs at it stand where the page says?
       def placed?
         floats.any?(&:placed?)
-      end
-
-      # Is where its lines end an estimate, by what hangs at it?
-      def rough?
-        floats.any?(&:estimate?)
       end
 
       # The height of its lines alone.
@@ -128,7 +134,7 @@ module Norvel
 
       # Does it begin a page?
       def break_before?
-        look[:page_break_before]
+        look[:page_break_before] || @hung&.pushed
       end
 
       # Room that the line around it takes over and under it.
@@ -174,7 +180,7 @@ module Norvel
       def wear(look, section, paragraph)
         spaced = look[:line_spacing] != @look[:line_spacing]
         @look, @section, @paragraph = look, section, paragraph
-        measure_lines if spaced
+        measure if spaced
       end
 
       private
@@ -232,6 +238,24 @@ module Norvel
       end
 
       # --- the height of lines ---
+
+      def measure
+        measure_lines
+        open_gaps(@hung.apart) if narrowed?
+      end
+
+      # Lines that would stand beside what has nothing beside it stand below it.
+      def open_gaps(apart)
+        @tops, @baselines = Array.new(count + 1) { |line| line * @lead }, Array.new(count, @baseline) if @lead
+        @lead = nil
+        apart.sort.each do |top, bottom|
+          line = (0...count).find { |one| @tops[one + 1] > top + SLACK } or next
+          gap = bottom - @tops[line]
+          next unless gap.positive?
+          @baselines[line] += gap
+          (line + 1..count).each { |one| @tops[one] += gap }
+        end
+      end
 
       def measure_lines
         return uniform(set_items.letters) unless set_items.mixed || set_items.objects

@@ -7,9 +7,17 @@ module Norvel
       # How a block was set: what its set_items was made of, and what its lines were broken by. Where both are the same,
       # the block is the same for another look that only spaces it otherwise.
       Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values, :hung)
-      # What hangs beside a paragraph from one before it: [[height, what lines lose from the left, and in all], …];
-      # goes_on: does a paragraph follow that takes over what is left?
-      Hung = Struct.new(:taking, :goes_on)
+      # What hangs beside a paragraph from one before it, or from its place of the page: [[top and bottom from its
+      # first line, what lines lose from the left, and in all], …]; apart: [[top, bottom], …] of what no line stands
+      # beside;
+      # goes_on: does a paragraph follow that takes over what is left, or is nothing to be left below it? pushed: does
+      # it begin a page for what hangs at it?
+      Hung = Struct.new(:taking, :apart, :goes_on, :pushed) do
+        # Does it change how the paragraph is set?
+        def any?
+          taking.any? || apart.any? || pushed
+        end
+      end
 
       TABS = Styles::Properties[:tabs].type
       PIECE = /[\t\n\f\v\uFFFC\uFFFA\uFFF9]|[^\t\n\f\v\uFFFC\uFFFA\uFFF9]+/
@@ -23,8 +31,8 @@ module Norvel
         end
       end
       # Where objects of a paragraph stand: what hangs at it, as it is found; the most that one may be high, or nil; the
-      # Document::Section.
-      Around = Struct.new(:floats, :room, :section)
+      # Document::Section; held: which of them have a place in the text that is known, called with their number.
+      Around = Struct.new(:floats, :room, :section, :held)
       BOX_EDGE = 7.2 # points from the edge of a box to its text: ISO/IEC 29500-1 20.4.2.22, 91440 EMU
       NOT = %w[0 false off].freeze
       BREAKS = {"\n" => SetItems::LINE, "\f" => SetItems::PAGE, "\v" => SetItems::COLUMN}.freeze
@@ -57,16 +65,22 @@ module Norvel
       def block(paragraph, measure, section:, values:, beside: false, room: nil, hung: nil)
         Thread.pass # one of thousands: who has little to do goes before
         known = @known && (@known[paragraph] || @earlier.twin(paragraph))
-        block = (untouched(known, paragraph, measure, section) if hung.nil? || hung.taking.empty?) ||
+        block = (untouched(known, paragraph, measure, section) unless hung&.any?) ||
           set_anew(known, paragraph, measure, section, values, beside, room, hung)
         @computed << paragraph if block.setting.values && !beside
         @narrowed ||= block.narrowed?
+        @elsewhere ||= !beside && block.floats.any?(&:elsewhere?)
         @blocks[paragraph] = block
       end
 
       # Do lines of any paragraph stand beside what hangs at one before?
       def narrowed?
         @narrowed
+      end
+
+      # Does text give way to anything that stands at a place of the page?
+      def elsewhere?
+        @elsewhere
       end
 
       # Is nothing of it seen, its end included? Then it takes no room.
@@ -91,6 +105,7 @@ module Norvel
       def take_over(other)
         @blocks = other.blocks.dup.keep_if { |paragraph, _| document.same_paragraph?(paragraph) }
         @narrowed = other.narrowed?
+        @elsewhere = other.elsewhere?
         @computed = other.computed.select { |paragraph| document.same_paragraph?(paragraph) }
       end
 
@@ -103,7 +118,7 @@ module Norvel
       def set_anew(known, paragraph, measure, section, values, beside, room, hung)
         look = document.look(paragraph)
         key = key(paragraph, look, measure, values, hung)
-        return set(paragraph, look, key, section, beside, room, known) unless known&.setting == key && !known.placed?
+        return set(paragraph, look, key, section, beside, room, known, values) if known&.setting != key || known.placed?
         (known.look.equal?(look) && known.section == section) ? known : known.dressed(look, section:)
       end
 
@@ -158,9 +173,11 @@ module Norvel
         @cascade.run(Document::Run.new("", nil, paragraph.mark), paragraph)
       end
 
-      def set(paragraph, look, key, section, beside, room, known)
+      def set(paragraph, look, key, section, beside, room, known, values)
         floats = []
-        around = Around.new(floats, room, document.sections[section - 1] || document.sections.last)
+        held = values.placements if values.is_a?(FieldValues::InText) && !beside
+        around = Around.new(floats, room, document.sections[section - 1] || document.sections.last,
+          ->(which) { held&.held?(paragraph.id, which) })
         set_items = scaled(known, key) || set_items(paragraph, look, key, around)
         set_items, lines = lines(set_items, paragraph, look, key, floats)
         TextBlock.new(paragraph, look, set_items, lines, section:, beside:, floats:, hung: key.hung, setting: key,
@@ -300,7 +317,8 @@ module Norvel
         inside = boxed(object, width) if object.is_a?(Document::TextBox)
         height = [[height, inside.height].max, around.room].compact.min if inside
         return set_items.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
-        around.floats << Hanging.new(object, width, height, inside, measure: key.measure, section: around.section)
+        around.floats << Hanging.new(object, width, height, inside, measure: key.measure, section: around.section,
+          held: around.held.call(around.floats.size))
       end
 
       # What stands in a box, in one column.
@@ -332,11 +350,22 @@ module Norvel
 
       # [[first line, line after the last, from the left, in all], …] of what lines lose to what stands beside them.
       def beside(floats, hung, look, letters)
-        taking = (hung ? hung.taking : []).map { |height, *takes| [0.0, height, *takes] } +
-          floats.select { |one| one.wrap == "beside" }.map { |one| [*one.span, *one.takes] }
+        taking = (hung ? hung.taking : []) + floats.select(&:beside?).map { |one| [*one.span, *one.takes] }
         return if taking.empty?
         lead, = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent)
-        taking.map { |top, bottom, *takes| [(top / lead).floor, (bottom / lead).ceil, *takes] }
+        taking.map do |top, bottom, *takes|
+          gap = gaps_above(bottom, hung, lead)
+          [((top - gap) / lead).floor, ((bottom - gap) / lead).ceil, *takes]
+        end
+      end
+
+      # The height of what parts lines of a paragraph above a place.
+      def gaps_above(place, hung, lead)
+        parting = hung ? hung.apart.sort.select { |_, bottom| bottom < place } : []
+        parting.inject(0.0) do |sum, (top, bottom)|
+          line = ((top - sum + TextBlock::SLACK) / lead).floor
+          [sum, bottom - (line * lead)].max
+        end
       end
 
       def tab_row(look, left, first)
