@@ -25,6 +25,11 @@ module Norvel
       heads: {}.freeze, notes: {}.freeze, vertical_align: "top", page_borders: {}.freeze) do
       include SetUp
 
+      # [[width, gap], …] of its columns where they differ, nil where they are alike.
+      def unequal_columns
+        column_widths if columns > 1 && column_widths&.size == columns
+      end
+
       # Does it say itself what its head or foot is?
       def says_head?(kind, which)
         heads.fetch(kind.to_sym, {}).key?(which.to_sym)

@@ -7,8 +7,9 @@ module Norvel
     class Estimates
       # What sections may ask for that is done in a simpler way: {words => is it asked for?}
       SIMPLER = {
-        "has columns of unequal width, set as wide as the narrowest" => ->(section) { section.column_widths },
-        "asks for a grid that lines stand on, which is not applied" => ->(section) { section.line_grid }
+        "asks for a grid that letters stand on, which is not applied" => ->(section) {
+          section.line_grid&.[](:characters)&.nonzero?
+        }
       }.freeze
 
       def initialize(result)

@@ -25,7 +25,7 @@ module Norvel
       def self.columns(section)
         count = [section.columns, 1].max
         return [[0.0, section.measure]] if count == 1
-        told = section.column_widths
+        told = section.unequal_columns
         return told.inject([]) { |all, (width, _)| all << [reached(all, told), width] } if told
         width = (section.measure - (section.column_gap * (count - 1))) / count
         return [[0.0, section.measure]] if width < LineBreaker::LEAST

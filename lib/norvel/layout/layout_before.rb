@@ -65,6 +65,7 @@ module Norvel
       # Sheets that hold, for a flow of blocks; nil where page set-ups, notes or heads are others, or the room that no
       # text takes.
       def sheets_for(blocks, reserved)
+        return if @document.sections.any?(&:unequal_columns) # its blocks are set as columns are filled
         same = same_pages? && reserved == (@result.values.placements&.reserved || {})
         Sheets.new(@result.sheets, @result.stories.body.blocks, blocks) if same
       end

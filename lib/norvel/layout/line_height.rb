@@ -7,12 +7,16 @@ module Norvel
     # least height puts it above.
     module LineHeight
       LEAST = 1.0 # points: no line is nothing, so that pages end
+      SLACK = 0.001 # of a row
+      MOST_ROWS = 2_000
 
       module_function
 
-      # [height, from its top to the baseline], in points. +tall+: of the highest object in the line, nil for none.
+      # [height, from its top to the baseline], in points. +tall+: of the highest object in the line, nil for none;
+      # +grid+: the pitch that lines stand on, nil for none
       #   LineHeight.of({rule: "exact", value: 24.0}, 10.7, 3.1) # => [24.0, …]
-      def of(spacing, ascent, descent, tall = nil)
+      def of(spacing, ascent, descent, tall = nil, grid: nil)
+        ascent, descent = on_grid(ascent, descent, grid) if grid && spacing[:rule] != "exact"
         natural = ascent + descent
         value = spacing[:value]
         height, baseline = case spacing[:rule]
@@ -24,12 +28,20 @@ module Norvel
         [[height, LEAST].max, baseline]
       end
 
+      # A line takes as many whole rows of the grid as it needs and stands in the middle of them (ISO/IEC 29500-1
+      # 17.6.5; where in them: from memory).
+      def on_grid(ascent, descent, pitch)
+        natural = ascent + descent
+        spare = ((natural / pitch) - SLACK).ceil.clamp(1, MOST_ROWS) * pitch - natural
+        [ascent + (spare / 2), descent + (spare / 2)]
+      end
+
       # An object stands on the baseline.
       def raised(height, baseline, tall)
         more = [tall - baseline, 0.0].max
         [height + more, baseline + more]
       end
-      private_class_method :raised
+      private_class_method :on_grid, :raised
     end
   end
 end

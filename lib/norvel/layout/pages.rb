@@ -116,6 +116,7 @@ module Norvel
           columns = Frame.columns(section(@section))
           room = frame.height - y
           filled = (columns.size == 1) ? [column(@place, room, foot, y)] : side_by_side(columns, room, foot, y)
+          @begun = filled.last.pieces.last&.block
           filled.zip(columns).each { |one, (x, _)| bands << [frame.left + x, frame.top + y, one] if one.pieces.any? }
           last = filled.last
           return ended(last, y, filled) unless goes_on?(last)
@@ -136,8 +137,15 @@ module Norvel
         last
       end
 
-      def column(place, room, foot, y, opened: y.positive?)
-        Column.new(@flow, place, room, section: @section, foot:, spaced: @came.spaced && y.zero?, opened:).fill
+      def column(place, room, foot, y, opened: y.positive?, flow: @flow)
+        Column.new(flow, place, room, section: @section, foot:, spaced: @came.spaced && y.zero?, opened:).fill
+      end
+
+      # The text as a column has it: where all are of one measure, as it is.
+      def flow_in(measure, place, before)
+        return @flow unless section(@section).unequal_columns
+        begun = before ? before.pieces.last&.block : @begun
+        ColumnFlow.new(@flow, @stories, @section, [measure, LineBreaker::LEAST].max, place, begun)
       end
 
       # Does the next section begin on the same sheet?
@@ -164,8 +172,9 @@ module Norvel
       def in_columns(columns, room, foot, y)
         filled = []
         place = @place
-        columns.each_index do |number|
-          filled << column(place, room, foot, y, opened: y.positive? || number.positive?)
+        columns.each_with_index do |(_, measure), number|
+          flow = flow_in(measure, place, filled.last)
+          filled << column(place, room, foot, y, opened: y.positive? || number.positive?, flow:)
           place = filled.last.next
           break unless place && FOLLOWED.include?(filled.last.reason)
         end

@@ -41,6 +41,20 @@ module Norvel
         setting.done
       end
 
+      # A block of the text as it is in another measure.
+      def set_for(block, measure)
+        return table(block.table, measure, block.section, false, @values).first if block.is_a?(TableBlock)
+        return block if block.beside? || block.setting.measure == measure
+        again(block, measure, block.setting.hung)
+      end
+
+      # A block whose lines from one on stand in another measure.
+      def turned(block, line, measure)
+        hung = block.setting.hung || TextSetting::Hung.new([].freeze, [].freeze, true, false)
+        turns = [*hung.turns, [line, block.setting.measure - measure]]
+        again(block, block.setting.measure, hung.dup.tap { |one| one.turns = turns })
+      end
+
       # Is each part of the text one block?
       def whole?
         text.size == document.blocks.size
@@ -79,6 +93,11 @@ module Norvel
       end
 
       private
+
+      def again(block, measure, hung)
+        setting.block(block.paragraph, measure, section: block.section, values: @values, room: room(block.section),
+          hung:)
+      end
 
       def set(parts)
         blocks(parts) { |section| measure(section) }

@@ -264,14 +264,14 @@ module Norvel
         @baselines = []
         @tops = [0.0]
         @extents.each do |above, below, tall|
-          height, baseline = LineHeight.of(spacing, above, below, tall)
+          height, baseline = LineHeight.of(spacing, above, below, tall, grid: setting&.grid)
           @baselines << baseline
           @tops << @tops.last + height
         end
       end
 
       def uniform(letters)
-        @lead, @baseline = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent)
+        @lead, @baseline = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent, grid: setting&.grid)
       end
 
       # The largest letters of a line above and below its baseline, and its tallest object.

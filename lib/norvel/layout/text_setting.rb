@@ -6,16 +6,16 @@ module Norvel
     class TextSetting
       # How a block was set: what its set_items was made of, and what its lines were broken by. Where both are the same,
       # the block is the same for another look that only spaces it otherwise.
-      Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values, :hung)
+      Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values, :hung, :grid)
       # What hangs beside a paragraph from one before it, or from its place of the page: [[top and bottom from its
       # first line, what lines lose from the left, and in all], …]; apart: [[top, bottom], …] of what no line stands
       # beside;
       # goes_on: does a paragraph follow that takes over what is left, or is nothing to be left below it? pushed: does
-      # it begin a page for what hangs at it?
-      Hung = Struct.new(:taking, :apart, :goes_on, :pushed) do
+      # it begin a page for what hangs at it? turns: [[line from which another column has it, how much narrower], …]
+      Hung = Struct.new(:taking, :apart, :goes_on, :pushed, :turns) do
         # Does it change how the paragraph is set?
         def any?
-          taking.any? || apart.any? || pushed
+          taking.any? || apart.any? || pushed || !turns.nil?
         end
       end
 
@@ -97,6 +97,7 @@ module Norvel
         return unless key && key.measure == measure && key.values.nil? && key.marker == @markers[paragraph.id]
         return unless @earlier.same_letters?(paragraph)
         look = document.look(paragraph)
+        return unless key.grid == grid(paragraph, look, section)
         return known if known.look.equal?(look) && known.section == section && known.paragraph.equal?(paragraph)
         known.dressed(look, section:, paragraph:) if same_indents?(key.indents, look) && key.tabs == look[:tabs]
       end
@@ -117,7 +118,7 @@ module Norvel
       # The TextBlock of a paragraph, from one known where that is set alike.
       def set_anew(known, paragraph, measure, section, values, beside, room, hung)
         look = document.look(paragraph)
-        key = key(paragraph, look, measure, values, hung)
+        key = key(paragraph, look, measure, values, hung, (grid(paragraph, look, section) unless beside))
         return set(paragraph, look, key, section, beside, room, known, values) if known&.setting != key || known.placed?
         (known.look.equal?(look) && known.section == section) ? known : known.dressed(look, section:)
       end
@@ -133,14 +134,14 @@ module Norvel
 
       private
 
-      def key(paragraph, look, measure, values, hung)
+      def key(paragraph, look, measure, values, hung, grid)
         looks = paragraph.runs.map { |run| @cascade.run(run, paragraph) }
         marker = @markers[paragraph.id]
         looks << @cascade.marker(paragraph) if marker
         looks << mark(paragraph) if paragraph.runs.empty?
         values = paragraph.plain? ? nil : fields_in(paragraph, values)
         number = unsigned_number(paragraph) and values = {LEAD => number, **values.to_h}
-        Key.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values, hung)
+        Key.new(paragraph, looks, measure, indents(look), look[:tabs], marker, values, hung, grid)
       end
 
       def same_indents?(indents, look)
@@ -343,20 +344,28 @@ module Norvel
         room = key.measure - left - right
         stops = tab_row(look, left, first)
         breaker = LineBreaker.new(set_items, [left + first, room - first], [left, room], stops:,
-          hyphenation: hyphenation(look), beside: beside(floats, key.hung, look, set_items.letters))
+          hyphenation: hyphenation(look), beside: beside(floats, key, look, set_items.letters))
         lines = breaker.lines
         [breaker.set_items, lines]
       end
 
       # [[first line, line after the last, from the left, in all], …] of what lines lose to what stands beside them.
-      def beside(floats, hung, look, letters)
+      def beside(floats, key, look, letters)
+        hung = key.hung
         taking = (hung ? hung.taking : []) + floats.select(&:beside?).map { |one| [*one.span, *one.takes] }
-        return if taking.empty?
-        lead, = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent)
+        turned = turns(hung&.turns || [])
+        return (turned unless turned.empty?) if taking.empty?
+        lead, = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent, grid: key.grid)
         taking.map do |top, bottom, *takes|
           gap = gaps_above(bottom, hung, lead)
           [((top - gap) / lead).floor, ((bottom - gap) / lead).ceil, *takes]
-        end
+        end + turned
+      end
+
+      # What lines lose that stand in another column, as of those beside something.
+      def turns(list)
+        ends = list.drop(1).map(&:first) << Float::INFINITY
+        list.zip(ends).map { |(line, narrower), last| [line, last, 0.0, narrower] }
       end
 
       # The height of what parts lines of a paragraph above a place.
@@ -373,10 +382,23 @@ module Norvel
           @document.settings.default_tab_stop || 36.0)
       end
 
+      ON_GRID = %w[lines linesAndChars snapToChars].freeze
+
+      # The pitch that lines of the text stand on, nil for none; those in tables don't (common practice).
+      def grid(paragraph, look, section)
+        grid = (document.sections[section - 1] || document.sections.last)&.line_grid
+        return unless grid && paragraph.part == :body && ON_GRID.include?(grid[:type])
+        grid[:pitch] if grid[:pitch]&.positive? && !off?(look[:snapToGrid_paragraph])
+      end
+
+      def off?(carried)
+        !carried.nil? && NOT.include?((carried.is_a?(Hash) ? carried[:val] : carried).to_s)
+      end
+
       def hyphenation(look)
         return unless @document.settings.hyphenated
         off = look[:suppressAutoHyphens_paragraph]
-        Hyphenation if off.nil? || NOT.include?((off.is_a?(Hash) ? off[:val] : off).to_s)
+        Hyphenation if off.nil? || off?(off)
       end
     end
   end

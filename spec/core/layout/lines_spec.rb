@@ -189,15 +189,29 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(laid(p(t("plain"))).estimates).to eq []
   end
 
-  # From memory of ISO/IEC 29500-1 17.6.4, 17.6.5, 17.11.19: what a section may ask for and the layout does more simply.
-  {"columns of unequal width" => {columns: 2, column_widths: [[100.0, 36.0], [300.0, 0.0]]},
-   "a grid that lines stand on" => {line_grid: {type: "lines", pitch: 18.0, characters: nil}}}
-    .each do |words, asked|
-    it "says that pages are an estimate where a section has #{words}" do
-      pages = laid(p(t("plain")), page: asked)
-      expect(pages.estimates).to match [/\ASection 1 .*#{words}/]
-      expect(pages.estimated?(pages.sheets[0])).to be true
-    end
+  # ISO/IEC 29500-1 17.6.5: what a section may ask for and the layout does more simply.
+  it "says that pages are an estimate where a section has a grid that letters stand on" do
+    pages = laid(p(t("plain")), page: {line_grid: {type: "linesAndChars", pitch: 18.0, characters: 200}})
+    expect(pages.estimates).to match [/\ASection 1 .*a grid that letters stand on/]
+    expect(pages.estimated?(pages.sheets[0])).to be true
+  end
+
+  # ISO/IEC 29500-1 17.6.5 and 17.3.1.32: lines take whole rows of the grid, but for exact ones and paragraphs that do
+  # not snap to it; 17.3.1.33 for multiples of them.
+  it "sets lines on the grid that a section has" do
+    grid = {line_grid: {type: "lines", pitch: 18.0, characters: nil}}
+    tall = ->(**direct) {
+      pages = laid(p(t("plain"), **direct) * 2, page: grid)
+      expect(pages.estimates).to eq []
+      pages.sheets[0].lines.map(&:baseline).then { |one, other| (other - one).round(2) }
+    }
+    expect(tall.call).to eq 18.0
+    expect(tall.call(line_spacing: {rule: "multiple", value: 1.5})).to eq 27.0
+    expect(tall.call(line_spacing: {rule: "exact", value: 15.0})).to eq 15.0
+    expect(tall.call(line_spacing: {rule: "at_least", value: 30.0})).to eq 30.0
+    expect(tall.call(snapToGrid_paragraph: {val: "0"})).to be < 16
+    large = laid(p(r("large", size: 30.0)) * 2, page: grid).sheets[0].lines.map(&:baseline)
+    expect(large[1] - large[0]).to eq 36.0
   end
 
   # What is drawn stretches every space there is: CSS 2.1 16.4 word-spacing, ISO 32000-1 9.3.3 Tw.

@@ -27,13 +27,25 @@ module Norvel
             "footer" => twips(section.footer), "gutter" => 0)
           numbers(node, section)
           if section.columns > 1
-            set(node, "cols", "num" => section.columns, "space" => twips(section.column_gap))
+            columns(set(node, "cols", "num" => section.columns, "space" => twips(section.column_gap)), section)
           end
           set(node, "titlePg") if section.title_page
+          if (grid = section.line_grid) && grid[:pitch]
+            set(node, "docGrid", "type" => grid[:type], "linePitch" => twips(grid[:pitch]))
+          end
           node
         end
 
         private
+
+        def columns(node, section)
+          widths = section.unequal_columns or return
+          @part.set(node, "equalWidth", 0)
+          widths.each_with_index do |(width, gap), number|
+            values = {"w" => twips(width), "space" => (twips(gap) unless number == widths.size - 1)}.compact
+            node.add_child(@part.create("col", values))
+          end
+        end
 
         # A margin that no head or foot pushes is told as negative (17.6.11).
         def edge(margin, fixed)

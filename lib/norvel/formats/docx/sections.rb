@@ -66,10 +66,10 @@ module Norvel
           widths = part.children(node, "col").map do |column|
             [measure(column, "w", part) || 0.0, measure(column, "space", part) || 0.0]
           end
-          equal = !XmlPart::TRUE_WORDS.include?(part.attr(node, "equalWidth") || "1")
+          unequal = !XmlPart::TRUE_WORDS.include?(part.attr(node, "equalWidth") || "1") && widths.any?
           {
-            columns: [part.attr(node, "num").to_i, 1].max, column_gap: measure(node, "space", part) || EDGE,
-            column_widths: (widths.freeze if equal && widths.any?),
+            columns: unequal ? widths.size : [part.attr(node, "num").to_i, 1].max,
+            column_gap: measure(node, "space", part) || EDGE, column_widths: (widths.freeze if unequal),
             column_rule: XmlPart::TRUE_WORDS.compact.include?(part.attr(node, "sep"))
           }
         end
@@ -133,10 +133,18 @@ module Norvel
           margin(node, part, was, now, :margin_right, "right")
           margin(node, part, was, now, :header, "header", EDGE)
           margin(node, part, was, now, :footer, "footer", EDGE)
-          part.set(part.place(node, "cols"), "num", now.columns) unless was.columns == now.columns
+          write_columns(part.place(node, "cols"), part, was, now) unless was.columns == now.columns
           start(node, part, was, now)
           numbers(node, part, was, now)
           title(node, part, was, now)
+        end
+
+        # Another number of columns is of columns that are alike.
+        def write_columns(node, part, was, now)
+          part.set(node, "num", now.columns)
+          return unless was.unequal_columns
+          part.set(node, "equalWidth", 1)
+          part.children(node, "col").each(&:remove)
         end
 
         def start(node, part, was, now)

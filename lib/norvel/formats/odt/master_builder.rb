@@ -114,12 +114,27 @@ module Norvel
           {"fo:page-width" => text[section.width], "fo:page-height" => text[section.height],
            "style:print-orientation" => section.landscape? ? "landscape" : "portrait",
            "style:num-format" => ListReader::FORMATS.key(section.number_format) || "1",
-           "fo:margin-left" => text[section.margin_left], "fo:margin-right" => text[section.margin_right]}
+           "fo:margin-left" => text[section.margin_left], "fo:margin-right" => text[section.margin_right],
+           **rows(section)}
+        end
+
+        # That lines stand on, if any.
+        def rows(section)
+          pitch = section.line_grid&.[](:pitch) or return {}
+          {"style:layout-grid-mode" => "line", "style:layout-grid-base-height" => Codecs::Measure.text(pitch),
+           "style:layout-grid-ruby-height" => Codecs::Measure.text(0.0)}
         end
 
         def columns(properties, section)
-          properties.add_child(@part.create("style:columns", "fo:column-count" => section.columns,
+          columns = properties.add_child(@part.create("style:columns", "fo:column-count" => section.columns,
             "fo:column-gap" => Codecs::Measure.text(section.column_gap)))
+          section.unequal_columns&.each_with_index do |(width, gap), number|
+            before = number.zero? ? 0.0 : section.unequal_columns[number - 1].last / 2
+            after = (number == section.columns - 1) ? 0.0 : gap / 2
+            columns.add_child(@part.create("style:column", "fo:start-indent" => Codecs::Measure.text(before),
+              "style:rel-width" => "#{((width + before + after) * 20).round}*",
+              "fo:end-indent" => Codecs::Measure.text(after)))
+          end
         end
 
         # A margin ends where a head begins: the rest of the room is the head's.

@@ -49,12 +49,13 @@ module Norvel
           return bare(source) unless master
           body = following(master)
           layout = body.layout
+          page = {**sheet(layout), **margins(body)}
           Document::Section.new(
-            starts: STARTS.fetch(usage(master.layout), "next_page"), **sheet(layout), **margins(body),
+            starts: STARTS.fetch(usage(master.layout), "next_page"), **page,
             gutter: 0.0, mirrored: usage(layout) == "mirrored",
             number_format: ListReader::FORMATS.fetch(value_of(layout, "style:num-format") || "1", "decimal"),
-            number_start: start || first_number(layout), **columns(layout), title_page: title_page?(master, body),
-            heads:, source:
+            number_start: start || first_number(layout), **columns(layout, page), title_page: title_page?(master, body),
+            line_grid: line_grid(layout), heads:, source:
           )
         end
 
@@ -155,21 +156,47 @@ module Norvel
 
         def gap(box, name)
           return 0.0 if box.nil? || @part.attr(box, "style:dynamic-spacing") == "true"
-          text = @part.attr(box, name)
-          (text && Length.from_file(text, "pt")) || 0.0
+          length(box, name)
         end
 
         def fixed?(box)
           !box.nil? && !@part.attr(box, "svg:height").nil?
         end
 
-        def columns(layout)
+        def columns(layout, page)
           node = properties(layout)
           columns = node && @part.child(node, "style:columns") or return {columns: 1}
-          gap = @part.attr(columns, "fo:column-gap")
-          {columns: [@part.attr(columns, "fo:column-count").to_i, 1].max,
-           column_gap: (gap && Length.from_file(gap, "pt")) || 0.0,
+          count = [@part.attr(columns, "fo:column-count").to_i, 1].max
+          {columns: count, column_gap: length(columns, "fo:column-gap"),
+           column_widths: widths(@part.children(columns, "style:column"), count, page),
            column_rule: !@part.child(columns, "style:column-sep").nil?}
+        end
+
+        # [[width, gap], …] of columns that differ: each has a share of the measure, and indents in it (17.13); nil of
+        # those that are alike.
+        def widths(columns, count, page)
+          shares = columns.map { |column| @part.attr(column, "style:rel-width").to_s[/\A\d+/].to_f }
+          return unless columns.size == count && shares.all?(&:positive?)
+          measure = page[:width] - page[:margin_left] - page[:margin_right]
+          edges = columns.map { |one| [length(one, "fo:start-indent"), length(one, "fo:end-indent")] }
+          rooms = shares.zip(edges).map { |share, indents| (measure * share / shares.sum) - indents.sum }
+          return if rooms.minmax.inject(:-).abs < 0.5 || rooms.min <= 0
+          gaps = edges.each_cons(2).map { |one, other| one.last + other.first } << 0.0
+          rooms.zip(gaps).freeze
+        end
+
+        # Rows that lines stand on, with the room for ruby over them (ISO/IEC 26300-1 20.316 to 20.325).
+        def line_grid(layout)
+          node = properties(layout)
+          mode = node && @part.attr(node, "style:layout-grid-mode")
+          return unless %w[line both].include?(mode)
+          pitch = length(node, "style:layout-grid-base-height") + length(node, "style:layout-grid-ruby-height")
+          {type: (mode == "both") ? "linesAndChars" : "lines", pitch:, characters: nil}.freeze if pitch.positive?
+        end
+
+        def length(node, name)
+          text = @part.attr(node, name)
+          (text && Length.from_file(text, "pt")) || 0.0
         end
 
         def first_number(layout)
