@@ -56,13 +56,14 @@ class Joining
     Norvel::Intake::Joined.new(base, texts.map(&:document), from:, till:)
   end
 
-  # Puts the new document on the shelf. Raises Norvel::Error.
-  def make(name)
+  # Puts the new document on the shelf. The block is told how much is done, and of how much. Raises Norvel::Error.
+  def make(name, &told)
     bytes, filename = file
     edges = place.map { |one| one && base.position(one.id) }
     sent = texts.map { |one| [one.handed_over.bytes, one.filename] }
     guide = texts.first.guide
-    made, found = Manuscript::WRITERS.ask(:join, bytes, filename, sent, *edges, apart, chosen, SavedGuide.told(guide))
+    made, found = Manuscript::WRITERS.ask(:join, bytes, filename, sent, *edges, apart, chosen, SavedGuide.told(guide),
+      &told)
     name = name.to_s.strip.empty? ? usual_name : name.to_s.strip
     whole = Manuscript.transaction do
       Manuscript.take_in(Original.keep(made), "#{Door.file_name(name)}#{Norvel::Formats.of(made).extension}",

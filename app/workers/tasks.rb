@@ -55,19 +55,20 @@ module Tasks
   end
 
   # Texts put into one document: [its bytes, what weigh says of it]. base: its bytes; texts: [[bytes, name], …]; from,
-  # till: places of its paragraphs, or nil. Raises Norvel::Error.
-  def join(base, filename, texts, from, till, apart, chosen, guide)
+  # till: places of its paragraphs, or nil. The block is told how much is done, and of how much. Raises Norvel::Error.
+  def join(base, filename, texts, from, till, apart, chosen, guide, &told)
     document = Norvel::Formats.read(base, name: filename)
     texts = texts.map { |bytes, name| Norvel::Formats.read(bytes, name:) }
     edges = [from, till].map { |place| place && document.paragraphs[place] }
-    made = Norvel::Intake::Joined.new(document, texts, from: edges[0], till: edges[1], apart:, chosen:).document
+    made = Norvel::Intake::Joined.new(document, texts, from: edges[0], till: edges[1], apart:, chosen:).document(&told)
     bytes = Norvel::Formats.write(made).bytes
     [bytes, weigh(bytes, filename, guide)]
   end
 
-  # A document as files of its parts: {name => bytes}. Raises Norvel::Error.
-  def divide(bytes, filename, level)
-    Norvel::Intake::Divided.new(Norvel::Formats.read(bytes, name: filename), level:).files
+  # A document as files of its parts: {name => bytes}. The block is told how many there are, and of how many. Raises
+  # Norvel::Error.
+  def divide(bytes, filename, level, &told)
+    Norvel::Intake::Divided.new(Norvel::Formats.read(bytes, name: filename), level:).files(&told)
   end
 
   # What an office answers that is handed a file: does it meet the guide, and what is to be put right, cause by cause.

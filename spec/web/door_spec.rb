@@ -41,7 +41,8 @@ RSpec.describe "the door for what is sent", :web do
   # [verb, address] of every route, its steps filled in.
   def addresses
     steps = {"id" => manuscript.id, "number" => 1, "page" => 1, "sheet" => 1, "change" => "values",
-             "key" => "ship:short-notice", "format" => "markdown", "rule" => "role.body.size", "ending" => "css"}
+             "key" => "ship:short-notice", "format" => "markdown", "rule" => "role.body.size", "ending" => "css",
+             "errand" => "0"}
     text = LooseText.bring_in("# Words", filename: "words.md").id
     guide = SavedGuide.keep("norvel_guide: 1\nname: Ours\nroles: {body: {size: 12pt}}\n").key
     %w[GET POST].flat_map do |verb|

@@ -96,6 +96,60 @@ RSpec.describe "documents put together" do
     expect(list.reject(&:empty?)).to eq ["Declaration\tii", "Contents\tiii", "Tides\t1", "References\t2"]
   end
 
+  describe "for longer than a person waits" do
+    before do
+      stub_const("Errands::PATIENCE", 0)
+      allow(Helpers).to receive(:inline).and_return(false)
+    end
+
+    let(:go) { Queue.new }
+
+    def slow(task)
+      allow(Manuscript::WRITERS).to receive(:ask) do |asked, *arguments, &told|
+        told.call(1, 3) && go.pop if asked == task
+        Tasks.public_send(asked, *arguments)
+      end
+    end
+
+    def until_there(path)
+      get path
+      sleep 0.05 while last_response.ok? && page.include?("http-equiv") && get(path)
+    end
+
+    it "say how far they are, and open when they are there" do
+      slow(:join)
+      send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, name: "Both")
+      place = last_response.location
+      expect(place).to match(%r{/join/\h{16}\z})
+      sleep 0.05 until (get place) && page.include?("1 of 3 steps done")
+      expect(page).to include("<h1>tides</h1>", 'max="3" value="1"', 'http-equiv="refresh"')
+      go << true
+      until_there(place)
+      expect([last_response.status, last_response.location]).to match [303, %r{/manuscripts/\d+/galley}]
+      expect(texts(Manuscript.order(:id).last)).to include "Tides", "Mills"
+      get place
+      expect(last_response.location).to end_with "/join"
+    end
+
+    it "say why they can't be, with what was chosen" do
+      allow(Manuscript::WRITERS).to receive(:ask).and_raise(Helpers::Busy, "Others are waiting for the same already.")
+      send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, name: "Both")
+      until_there(last_response.location) if last_response.status == 303
+      expect([last_response.status, page]).to match [422, /Others are waiting for the same.*Name of the new document/m]
+    end
+
+    it "are divided with a page that says how far it is, and hands the file over" do
+      slow(:divide)
+      get "#{at}/parts", level: 1
+      sleep 0.05 until (get "#{at}/parts?level=1") && page.include?("1 of 3 steps done")
+      go << true
+      until_there("#{at}/parts?level=1")
+      expect(page).to include("data-goto=\"#{at}/parts?level=1&amp;now=1\"")
+      get "#{at}/parts", level: 1, now: 1
+      expect(Norvel::Formats::Container.new(page).names).to eq ["01 Tides.docx"]
+    end
+  end
+
   it "are refused with a sentence where nothing fits" do
     manuscript
     [{}, {base: "document:#{manuscript.id}"}, {base: "own:99", order: {manuscript.id => "1"}},

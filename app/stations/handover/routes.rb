@@ -5,7 +5,7 @@ class HandoverStation < Station
   WRITTEN = Norvel::Recent.new(8) # files
   DRAWN = Norvel::Recent.new(20) # {file's key => [pages that are drawn, of how many]}
 
-  helpers HandoverView, ImagesView, SentFiles
+  helpers ErrandView, HandoverView, ImagesView, SentFiles
 
   get("/manuscripts/:id/handover") { station :handover }
 
@@ -40,9 +40,11 @@ class HandoverStation < Station
 
   # One file for what stands before the first heading, and for each heading.
   get("/manuscripts/:id/parts") do
-    level = whole(:level).clamp(1, 9)
-    files = Manuscript::WRITERS.ask(:divide, manuscript.handed_over.bytes, manuscript.filename, level)
-    send_document Norvel::Formats::Archive.build(files), "#{File.basename(manuscript.filename, ".*")} in parts.zip"
+    @errand = dividing(whole(:level).clamp(1, 9))
+    ready = @errand.ready?(within: Errands::PATIENCE)
+    next send_parts if ready && (params[:now] || !@waited)
+    @head = %(<meta http-equiv="refresh" content="1">) unless ready
+    station :dividing
   end
 
   # The text that the document was made of.
@@ -125,6 +127,22 @@ class HandoverStation < Station
   end
 
   private
+
+  # The errand that divides the document at headings of a level, as it stands: one for all that ask for it.
+  def dividing(level)
+    whole = manuscript
+    id = ["parts", level, whole.id, whole.lock_version].join("-")
+    @waited = !Errands[id].nil?
+    Errands[id] || Errands.begin(id:) do |told|
+      Norvel::Formats::Archive.build(Manuscript::WRITERS.ask(:divide, whole.handed_over.bytes, whole.filename, level,
+        &told))
+    end
+  end
+
+  def send_parts
+    Errands.forget(@errand.id)
+    send_document @errand.result, "#{File.basename(manuscript.filename, ".*")} in parts.zip"
+  end
 
   # Of kinds that a browser draws and nothing can hide in; image: anything with a path, or nil
   def send_image(image)

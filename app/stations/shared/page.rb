@@ -53,7 +53,7 @@ module Page
            beside: "galley", plan: "findings", plan_waiting: "findings", plan_moved: "findings", place: "findings",
            outcome: "findings",
            roles: "survey", templates: "styles", carried: "handover", accessible: "handover", submission: "handover",
-           drawing: "handover", images: "handover", ledger: nil}.freeze
+           drawing: "handover", dividing: "handover", images: "handover", ledger: nil}.freeze
 
   def here?(path)
     UNDER.fetch(@station, @station.to_s) == path

@@ -31,10 +31,14 @@ module Norvel
         end
       end
 
-      # {file name => bytes}, each read back and found to say what its part says. Raises Unwritable.
+      # {file name => bytes}, each read back and found to say what its part says. The block is told how many there are,
+      # and of how many. Raises Unwritable.
       def files
         ending = Formats[@document.format].extension
-        parts.to_h { |part| ["#{part.name}#{ending}", proven(part)] }
+        parts.each_with_index.to_h do |part, number|
+          yield number, parts.size if block_given?
+          ["#{part.name}#{ending}", proven(part)]
+        end
       end
 
       private

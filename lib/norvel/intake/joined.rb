@@ -37,13 +37,15 @@ module Norvel
         @apart, @chosen = apart, chosen
       end
 
-      # The document that holds all, read from its file: nothing of it has been changed since. Raises Refused,
-      # Unwritable.
-      def document
-        dressed = @texts.each_with_index.map { |text, number| in_its_styles(text, @chosen[number] || {}) }
+      # The document that holds all, read from its file: nothing of it has been changed since. The block is told how
+      # many steps are done, and of how many. Raises Refused, Unwritable.
+      def document(&told)
+        @told, @steps = told, 0
+        dressed = @texts.each_with_index.map { |text, number| step { in_its_styles(text, @chosen[number] || {}) } }
         from, till = @places
-        made = joined(@base, dressed.inject { |now, text| joined(now, text) }, from: from || till, till:)
-        return brought_up_to_date(made) if words(made.paragraphs) == words_of_all(dressed)
+        text = dressed.inject { |now, next_one| step { joined(now, next_one) } }
+        made = step { joined(@base, text, from: from || till, till:) }
+        return step { brought_up_to_date(made) } if words(made.paragraphs) == words_of_all(dressed)
         raise Unwritable, "The texts could not be joined without words being lost, so nothing was made."
       end
 
@@ -56,6 +58,13 @@ module Norvel
       end
 
       private
+
+      # Each text is dressed and joined to the others or the base; then what is computed is.
+      def step
+        @told&.call(@steps, (@texts.size * 2) + 1)
+        @steps += 1
+        yield
+      end
 
       # One behind the other; with a place, in that of the first.
       def joined(base, text, from: nil, till: nil)
