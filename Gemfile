@@ -11,6 +11,7 @@ gem "json_schemer", "~> 2.4"
 gem "commonmarker", "~> 0.23.12" # Markdown in linear time by cmark-gfm (1.x wants a newer RubyGems than Debian has)
 gem "ttfunk", "~> 1.8" # metrics of the fonts that ship
 gem "prawn", "~> 2.5" # PDF: objects, subsets of fonts
+gem "ruby-vips", "~> 2.2" # images of kinds that a browser or a PDF does not hold, by libvips
 gem "text-hyphen", "~> 1.5" # Liang patterns by language, for the division of words
 
 # The web application.

@@ -8,6 +8,7 @@ autoload :Diff, "diff/lcs"
 autoload :Digest, "digest"
 autoload :Forwardable, "forwardable"
 autoload :Nokogiri, "nokogiri"
+autoload :Vips, "vips"
 
 # The job itself: reads a document, resolves its formatting, changes it by edits, checks it against a guide and writes
 # it back. No web, no database, no global state.

@@ -3,7 +3,7 @@
 # What is worked out apart from the requests, by the core alone: plain values in, plain values out, so that another
 # process can do it (Helper).
 module Tasks
-  NAMES = %i[weigh convert dress derive words judge join divide].freeze
+  NAMES = %i[weigh convert dress derive words judge join divide picture].freeze
 
   module_function
 
@@ -88,6 +88,11 @@ module Tasks
   # The text of a guide made from a template or a model document. Raises Norvel::Error.
   def derive(bytes, filename, name)
     Norvel::Guide::Derived.new(with_pages(Norvel::Formats.read(bytes, name: filename)), name:).text
+  end
+
+  # An image of a kind that browsers don't draw, as PNG; nil where it can't be.
+  def picture(bytes)
+    Norvel::Raster.png(bytes)
   end
 
   # The words of a file, a paragraph a line: of a document, or of a text in markup. Raises Norvel::Error.

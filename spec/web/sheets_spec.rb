@@ -29,6 +29,20 @@ RSpec.describe "the sheets" do
   end
 
   describe "images" do
+    it "of kinds that a browser does not draw are made into ones that it does; what is none is a frame" do
+      mill = Vips::Image.black(60, 40).cast("uchar")
+      svg = %(<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><script>alert(1)</script></svg>)
+      [mill.write_to_buffer(".tif"), svg].each do |bytes|
+        made = bring(package(p(image(1)), image: bytes))
+        get "/manuscripts/#{made.id}/sheets/1"
+        get "/manuscripts/#{made.id}/image", path: body[/<image href="[^"]+path=([^"]+)"/, 1].then { |one| CGI.unescape(one) }
+        expect([last_response.content_type, body.b[0, 4]]).to eq ["image/png", "\x89PNG".b]
+      end
+      made = bring(package(p(image(1)), image: "II*\0 and no more"))
+      get "/manuscripts/#{made.id}/sheets/1"
+      expect(body).not_to include("<image")
+    end
+
     def drawn(bytes, *changes)
       shown = changes.inject(image(1)) { |xml, (one, other)| xml.sub(one, other) }
       bring(package(p(shown), image: bytes)).then { |made| get("/manuscripts/#{made.id}/sheets/1") && made }

@@ -147,7 +147,8 @@ class HandoverStation < Station
   # Of kinds that a browser draws and nothing can hide in; image: anything with a path, or nil
   def send_image(image)
     bytes = image&.path && document.source.read(image.path) or halt 404
-    content_type SheetImages.kind(bytes) || halt(404)
+    bytes = Pictures.png(bytes) || halt(404) unless SheetImages.kind(bytes)
+    content_type SheetImages.kind(bytes)
     cache_control :private, max_age: 600
     bytes
   end

@@ -51,11 +51,12 @@ module SheetImages
     end
   end
 
-  # Is it of a kind that a browser draws? Known once for a file's images.
+  # Is it of a kind that a browser draws, or can be made into one? Known once for a file's images.
   def drawable?(image)
     @drawable ||= {}
     @drawable.fetch(image.path) do |path|
-      @drawable[path] = path && SheetImages.kind(document.source.read(path).to_s.b)
+      bytes = path && document.source.read(path).to_s.b
+      @drawable[path] = !bytes.nil? && !(SheetImages.kind(bytes) || Pictures.png(bytes)).nil?
     end
   rescue Norvel::UnreadableFile
     @drawable[image.path] = false

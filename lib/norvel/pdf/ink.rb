@@ -107,6 +107,7 @@ module Norvel
       # The bytes of an image in a box, cut and turned as it says (Document::Image); a frame where they are of a kind
       # that a PDF does not hold. Returns whether they were drawn.
       def image(bytes, image, x, y, width, height)
+        bytes = (bytes && Raster.png(bytes)) || bytes
         raise Prawn::Errors::UnsupportedImageType unless bytes && held?(bytes, width, height)
         read = @pdf.build_image_object(StringIO.new(bytes)) # what is damaged raises before anything is drawn
         inside(image, x, y, width, height) do

@@ -159,6 +159,19 @@ RSpec.describe Norvel::Pdf do
     expect(told.map { |one| [one.what, one.how] }).to include ["images", /a frame stands where they do/]
   end
 
+  # Source: poppler's pdfimages.
+  it "holds images that are made into ones it has: TIFF, WebP, GIF, SVG" do
+    mill = Vips::Image.black(60, 40).cast("uchar")
+    kinds = [*%w[.tif .webp .gif].map { |ending| mill.write_to_buffer(ending) },
+      %(<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40"/></svg>)]
+    kinds.each do |image|
+      written = described_class.write(docx(p(r("A mill ") + image(1)), image:))
+      allow(self).to receive(:bytes).and_return(written.bytes)
+      expect(written.carried.approximated.map(&:what)).not_to include "images"
+      expect(read_by("pdfimages", "-list", :file).first.lines.drop(2)).not_to be_empty
+    end
+  end
+
   it "frames an image that would unpack to more than there is room for, or that is damaged" do
     png = Norvel::Formats::Container.new(Demo::Thesis.new.bytes).read("word/media/image1.png").b
     [png.dup.tap { |huge| huge[16, 8] = [900_000, 900_000].pack("NN") }, png[0, 60], png[0, 20]].each do |image|
