@@ -31,7 +31,7 @@ module Norvel
         writer: ->(document) { Written.new(Writer.new(document).bytes, CarryReport.new) },
         template: ->(document) { TemplateWriter.new(document).bytes },
         conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
-        builder: ->(document, report) { Builder.new(document, report, flat: true).bytes },
+        builder: ->(document, report) { Builder.new(document, report, flat: true).bytes }, joined_as: "odt",
         stretches: ->(document) { Stretch.new(document) }
       )
     end

@@ -23,10 +23,7 @@ module Norvel
       # chosen: of each text, what Edits::ApplyTemplate takes for styles without namesake
       def initialize(base, texts, from: nil, till: nil, apart: false, chosen: [])
         raise Refused, "There is no text to put in." if texts.empty?
-        unless Formats[base.format].joiner
-          raise Refused, "Nothing can be put into a #{Formats[base.format].label} file: hand it over as .odt first."
-        end
-        @base, @texts = base, texts
+        @base, @texts = in_a_package(base), texts
         if [from, till].compact.any?(&:container)
           raise Refused, "The place for the text is within a table or a box: choose a paragraph that stands outside."
         end
@@ -58,6 +55,12 @@ module Norvel
       end
 
       private
+
+      # What is one XML file takes texts in as the package that says the same.
+      def in_a_package(base)
+        name = Formats[base.format].joined_as or return base
+        Formats.read(Formats.write(base, as: name).bytes, name: base.name)
+      end
 
       # Each text is dressed and joined to the others or the base; then what is computed is.
       def step

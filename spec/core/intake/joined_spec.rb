@@ -34,6 +34,18 @@ RSpec.describe Norvel::Intake::Joined do
     Norvel::Formats.read(with_lists(bytes, lists), name: "chapter.docx")
   end
 
+  # A file of the standard's strict kind: its namespaces and relationships, the ends of lines for their sides.
+  def strict(document)
+    container = document.source
+    kinds = %w[wordprocessingml drawingml officeDocument].join("|")
+    changed = container.names.grep(/\.(?:xml|rels)\z/).to_h do |name|
+      place = %r{http://schemas\.openxmlformats\.org/(#{kinds})/2006/}
+      text = container.read(name).gsub(place, 'http://purl.oclc.org/ooxml/\\1/')
+      [name, text.sub("<w:document ", '<w:document w:conformance="strict" ')]
+    end
+    Norvel::Formats.read(Norvel::Formats::Archive.write(container, changed), name: document.name)
+  end
+
   def sheet(numbers, across: false)
     size = across ? 'w:w="16838" w:h="11906" w:orient="landscape"' : 'w:w="11906" w:h="16838"'
     %(<w:sectPr><w:pgSz #{size}/><w:pgMar w:top="1440" w:right="1440" w:bottom="1440" w:left="1440" w:header="708" ) +
@@ -167,6 +179,20 @@ RSpec.describe Norvel::Intake::Joined do
     expect([places.uniq.size, faults(joined)]).to eq [3, []]
   end
 
+  it "joins files of the strict kind and of the other, as the other" do
+    expect(strict(chapter).paragraphs.map(&:text)).to eq chapter.paragraphs.map(&:text)
+    made = [[template, strict(chapter)], [strict(template), chapter], [template, chapter]].map do |base, text|
+      from, till = described_class.place_in(base)
+      described_class.new(base, [text], from:, till:).document
+    end
+    expect(made.map { |one| one.paragraphs.map(&:text) }.uniq.size).to eq 1
+    expect(made.map { |one| one.pictures.size }.uniq).to eq [chapter.pictures.size]
+    made.each do |one|
+      parts = one.source.names.grep(/\.(?:xml|rels)\z/).map { |name| one.source.read(name) }
+      expect(parts.join).not_to include("purl.oclc.org", "conformance")
+    end
+  end
+
   describe "of OpenDocument texts" do
     let(:styles) { %(<style:style style:name="Head" style:family="paragraph" style:display-name="Chapter head"/>) }
     let(:base) do
@@ -220,13 +246,17 @@ RSpec.describe Norvel::Intake::Joined do
       expect(listed.read("META-INF/manifest.xml")).to include('full-path="Pictures/a.png"')
     end
 
-    it "refuses a place within a list, and a single file" do
+    it "takes texts in a file of one XML as the package that says the same" do
+      flat = Norvel::Formats.read(OpenDocument.new("<text:p>one</text:p><text:p>two</text:p>").flat, name: "one.fodt")
+      joined = described_class.new(flat, [text], from: flat.paragraphs[1]).document
+      expect([joined.format, joined.paragraphs.map(&:text)]).to eq ["odt", ["one", *text.paragraphs.map(&:text)]]
+    end
+
+    it "refuses a place within a list" do
       list = OpenDocument.new("<text:list><text:list-item><text:p>one</text:p></text:list-item>" \
         "<text:list-item><text:p>two</text:p></text:list-item></text:list>").document
       expect { described_class.new(list, [text], from: at(list, "two")).document }
         .to raise_error(Norvel::Refused, /within a list/)
-      flat = Norvel::Formats.read(OpenDocument.new("<text:p>one</text:p>").flat, name: "one.fodt")
-      expect { described_class.new(flat, [text]) }.to raise_error(Norvel::Refused, /hand it over as \.odt/)
     end
 
     it "loses no word and no look of texts mixed by chance" do

@@ -5,7 +5,8 @@ RSpec.describe Norvel::Raster do
   def tiff(order = "<")
     entry = ->(tag, type, count, value) {
       short = type == 3 && count == 1
-      [tag, type, count, *(short ? [value, 0] : [value])].pack("S#{order}S#{order}L#{order}#{short ? "S#{order}S#{order}" : "L#{order}"}")
+      form = (short ? "SSLSS" : "SSLL").gsub(/./) { |one| "#{one}#{order}" }
+      [tag, type, count, *(short ? [value, 0] : [value])].pack(form)
     }
     entries = [[256, 3, 1, 2], [257, 3, 1, 1], [258, 3, 3, 134], [259, 3, 1, 1], [262, 3, 1, 2], [273, 4, 1, 140],
       [277, 3, 1, 3], [278, 3, 1, 1], [279, 4, 1, 6], [284, 3, 1, 1]].map { |values| entry.call(*values) }

@@ -13,11 +13,7 @@ module Norvel
         # apart: does the text begin on a new page?
         # Raises Refused.
         def initialize(base, text, from: nil, till: nil, apart: false)
-          @base, @text = [base, text].map { |one| reader(one) }
-          if @base.package.main.strict? != @text.package.main.strict?
-            raise Refused, "One of the files is of the strict kind of .docx and the other is not: hand one over as " \
-              ".odt and bring it in again."
-          end
+          @base, @text = of_one_kind([base, text].map { |one| reader(one.source, one.name) })
           @apart = apart
           @place = JoiningPlace.new(@base, from:, till:)
           @changes = PackageChanges.new(@base.package)
@@ -39,8 +35,16 @@ module Norvel
 
         private
 
-        def reader(document)
-          Reader.new(document.source, name: document.name, keep_nodes: true).tap(&:document)
+        def reader(source, name)
+          Reader.new(source, name:, keep_nodes: true).tap(&:document)
+        end
+
+        # Where one is of the standard's strict kind and the other is not, both as the other is.
+        def of_one_kind(readers)
+          return readers if readers.map { |one| one.package.main.strict? }.uniq.size == 1
+          readers.map do |one|
+            one.package.main.strict? ? reader(Transitional.of(one.package.container), one.document.name) : one
+          end
         end
 
         def main
