@@ -6,13 +6,14 @@ module Errands
   PATIENCE = 1.5 # seconds that a request waits before a page does
   KEPT = Norvel::Recent.new(20)
 
-  # One of them. subject: what its page is about; done, of: how far it is, both 0 before it is known
+  # One of them. title: what is being done; back: where it was asked for; done, of: how far it is, both 0 before it is
+  # known
   class Errand
-    attr_reader :id, :subject, :done, :of
+    attr_reader :id, :title, :back, :done, :of
 
     # The block does it and is given what says how far it is: told.call(done, of). What it answers is the result.
-    def initialize(id, subject)
-      @id, @subject = id, subject
+    def initialize(id, title, back)
+      @id, @title, @back = id, title, back
       @done, @of = 0, 0
       @work = proc { |told| yield told }
       Helpers.inline ? work : @thread = Thread.new { work_beside }
@@ -50,8 +51,8 @@ module Errands
   module_function
 
   # Begins one, under an id of its own or one under which it is found by others that ask for the same.
-  def begin(id: SecureRandom.hex(8), subject: nil)
-    KEPT.put(id, Errand.new(id, subject) { |told| yield told })
+  def begin(title, back:, id: SecureRandom.hex(8))
+    KEPT.put(id, Errand.new(id, title, back) { |told| yield told })
   end
 
   # That of an id, nil where it is not known any more.

@@ -120,7 +120,7 @@ RSpec.describe "documents put together" do
       slow(:join)
       send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, name: "Both")
       place = last_response.location
-      expect(place).to match(%r{/join/\h{16}\z})
+      expect(place).to match(%r{/errands/\h{16}\z})
       sleep 0.05 until (get place) && page.include?("1 of 3 steps done")
       expect(page).to include("<h1>tides</h1>", 'max="3" value="1"', 'http-equiv="refresh"')
       go << true
@@ -128,14 +128,17 @@ RSpec.describe "documents put together" do
       expect([last_response.status, last_response.location]).to match [303, %r{/manuscripts/\d+/galley}]
       expect(texts(Manuscript.order(:id).last)).to include "Tides", "Mills"
       get place
-      expect(last_response.location).to end_with "/join"
+      expect(last_response.location).to end_with "/"
     end
 
-    it "say why they can't be, with what was chosen" do
+    it "say why they can't be, with a way back to what was chosen" do
       allow(Manuscript::WRITERS).to receive(:ask).and_raise(Helpers::Busy, "Others are waiting for the same already.")
       send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, name: "Both")
       until_there(last_response.location) if last_response.status == 303
-      expect([last_response.status, page]).to match [422, /Others are waiting for the same.*Name of the new document/m]
+      expect([last_response.status, page]).to match [422, /Others are waiting for the same/]
+      back = page[/href="([^"]*join[^"]*)"/, 1]
+      get CGI.unescapeHTML(back) if back
+      expect(page).to include "Name of the new document", %(name="order[#{mills.id}]" value="1")
     end
 
     it "are divided with a page that says how far it is, and hands the file over" do

@@ -7,24 +7,23 @@ module GuideMaking
 
   private
 
-  # The SavedGuide. Raises Norvel::Error.
-  def made_guide
+  # What makes the SavedGuide, when it is called; what was sent is read before. Raises Norvel::Error.
+  def guide_maker
     case params[:from]
     when "file" then of_file(sent_file)
-    when "document" then of_document(Manuscript.find(whole(:of_document)))
-    when "copy" then copied(params[:of_guide])
-    when "manual" then SavedGuide.keep(empty_guide, origin: "a manual's text", kept: false)
-    when "nothing" then SavedGuide.keep(empty_guide, kept: false)
+    when "document" then Manuscript.find(whole(:of_document)).then { |model| -> { of_document(model) } }
+    when "copy" then -> { copied(params[:of_guide]) }
+    when "manual" then -> { SavedGuide.keep(empty_guide, origin: "a manual's text", kept: false) }
+    when "nothing" then -> { SavedGuide.keep(empty_guide, kept: false) }
     else raise Norvel::Refused, "Choose what the guide is made from."
     end
   end
 
   # A guide's own text, or what a template or model asks.
   def of_file(file)
-    bytes = file[:tempfile].read
-    return SavedGuide.keep(renamed(bytes.force_encoding("UTF-8")), origin: file[:filename]) if guide_file?(file)
-    text = Manuscript::WRITERS.ask(:derive, bytes, file[:filename], nil)
-    SavedGuide.keep(renamed(text), origin: file[:filename])
+    bytes, origin = file[:tempfile].read, file[:filename]
+    return -> { SavedGuide.keep(renamed(bytes.force_encoding("UTF-8")), origin:) } if guide_file?(file)
+    -> { SavedGuide.keep(renamed(Manuscript::WRITERS.ask(:derive, bytes, origin, nil)), origin:) }
   end
 
   def guide_file?(file)

@@ -2,14 +2,17 @@
 
 # Guides: read aloud rule by rule, changed in place with what a change would find, made from what there is.
 class GuidesStation < Station
-  helpers GalleyRow, GuideMaking, GuidesView, RuleForm, SentFiles
+  helpers CarryingOut, GalleyRow, GuideMaking, GuidesView, RuleForm, SentFiles
 
   get("/guides") { list_of_guides }
 
   post("/guides") do
-    made = made_guide
-    next offers_of(made) if params[:from] == "manual"
-    go_after "Made the guide #{made.name}", guide_path(made.key)
+    make = guide_maker
+    next offers_of(make.call) if params[:from] == "manual"
+    carry_out("A guide", back: "/guides") do
+      made = make.call
+      ["Made the guide #{made.name}", guide_path(made.key)]
+    end
   rescue Norvel::Error => error
     @complaint = error.message
     status 422

@@ -5,7 +5,7 @@ class HandoverStation < Station
   WRITTEN = Norvel::Recent.new(8) # files
   DRAWN = Norvel::Recent.new(20) # {file's key => [pages that are drawn, of how many]}
 
-  helpers ErrandView, HandoverView, ImagesView, SentFiles
+  helpers CarryingOut, HandoverView, ImagesView, SentFiles
 
   get("/manuscripts/:id/handover") { station :handover }
 
@@ -133,7 +133,7 @@ class HandoverStation < Station
     whole = manuscript
     id = ["parts", level, whole.id, whole.lock_version].join("-")
     @waited = !Errands[id].nil?
-    Errands[id] || Errands.begin(id:) do |told|
+    Errands[id] || Errands.begin("In parts", back: path_to("handover"), id:) do |told|
       Norvel::Formats::Archive.build(Manuscript::WRITERS.ask(:divide, whole.handed_over.bytes, whole.filename, level,
         &told))
     end

@@ -3,7 +3,7 @@
 # Put documents together: a text into a template with front matter, chapters behind each other. What is made is a new
 # document on the shelf; those that it is made of stay as they are.
 class JoiningStation < Station
-  helpers ErrandView, JoiningView, SurveyView
+  helpers CarryingOut, JoiningView, SurveyView
 
   get("/join") do
     @joining = joining
@@ -15,36 +15,22 @@ class JoiningStation < Station
     raise Norvel::Refused, "Say first what takes in what." unless @joining.said?
     @joining.place # that it can be
     name = params[:name]
-    @errand = Errands.begin(subject: @joining) { |told| @joining.make(name, &told) }
-    @errand.ready?(within: Errands::PATIENCE) ? put_together : redirect(to("/join/#{@errand.id}"), 303)
+    carry_out(@joining.usual_name, back: join_path) do |told|
+      made = @joining.make(name, &told)
+      ["Put together #{made.title}", "/manuscripts/#{made.id}/galley"]
+    end
   rescue Norvel::Error => error
-    not_joined(error)
-  end
-
-  # How far it is, until it is there.
-  get("/join/:errand") do
-    @errand = Errands[params[:errand].to_s] or redirect to("/join"), 303
-    next put_together if @errand.ready?
-    @title = "Being put together"
-    @head = %(<meta http-equiv="refresh" content="1">)
-    erb :being_joined
-  rescue Norvel::Error => error
-    @joining = @errand.subject
-    not_joined(error)
+    @complaint = error.message
+    status 422
+    show
   end
 
   private
 
-  def put_together
-    made = @errand.result
-    Errands.forget(@errand.id)
-    go_after "Put together #{made.title}", "/manuscripts/#{made.id}/galley"
-  end
-
-  def not_joined(error)
-    @complaint = error.message
-    status 422
-    show
+  # What was chosen, as an address.
+  def join_path
+    chosen = params.to_h.slice("base", "order", "from", "till", "apart")
+    "/join?#{Rack::Utils.build_nested_query(chosen)}"
   end
 
   def show

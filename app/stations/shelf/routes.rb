@@ -2,7 +2,7 @@
 
 # The shelf: documents that were brought in; bring one in, take one off.
 class ShelfStation < Station
-  helpers SentFiles, ShelfView
+  helpers CarryingOut, SentFiles, ShelfView
 
   get "/" do
     shelf
@@ -37,6 +37,20 @@ class ShelfStation < Station
     @title = "Being read"
     @head = %(<meta http-equiv="refresh" content="1">) unless @arrival.fault
     erb :arrival
+  end
+
+  # Work that takes longer than a request waits, until it is done.
+  get "/errands/:errand" do
+    @errand = Errands[params[:errand].to_s] or redirect to("/"), 303
+    next arrive(@errand) if @errand.ready?
+    @title = @errand.title
+    @head = %(<meta http-equiv="refresh" content="1">)
+    erb :errand
+  rescue Norvel::Error => error
+    @complaint = error.message
+    @title = @errand.title
+    status 422
+    erb :errand
   end
 
   post "/arrivals/:id/discard" do

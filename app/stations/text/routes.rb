@@ -2,7 +2,7 @@
 
 # Texts in markup, which wear no styles: looked at, dressed in a template, taken off again.
 class TextStation < Station
-  helpers SentFiles, TextView
+  helpers CarryingOut, SentFiles, TextView
 
   get("/texts/:id") do
     @title = "Dress a text"
@@ -10,8 +10,11 @@ class TextStation < Station
   end
 
   post("/texts/:id/dress") do
-    made = loose_text.dress(SavedTemplate.bytes_of(brought_template || params[:template]), guide: against[:guide])
-    redirect to("/manuscripts/#{made.id}/galley"), 303
+    text, guide = loose_text, against[:guide]
+    template = SavedTemplate.bytes_of(brought_template || params[:template])
+    carry_out("Dress #{text.title}", back: "/texts/#{text.id}") do
+      ["Dressed #{text.title}", "/manuscripts/#{text.dress(template, guide:).id}/galley"]
+    end
   end
 
   post("/texts/:id/discard") do
