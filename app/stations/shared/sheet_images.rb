@@ -36,6 +36,7 @@ module SheetImages
 
   # A form with its fill and its line, as the file has them.
   def shape_drawn(shape, box)
+    return shape.parts_in(*box).map { |part, *place| shape_drawn(part, place) }.join if shape.group?
     x, y, width, height = box
     look = %(fill="#{shape.fill || "none"}" stroke="#{shape.line || "none"}" stroke-width="#{fine(shape.weight)}")
     case shape.kind

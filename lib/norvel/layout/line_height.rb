@@ -32,7 +32,8 @@ module Norvel
       # 17.6.5; where in them: from memory).
       def on_grid(ascent, descent, pitch)
         natural = ascent + descent
-        spare = ((natural / pitch) - SLACK).ceil.clamp(1, MOST_ROWS) * pitch - natural
+        rows = ((natural / pitch) - SLACK).ceil.clamp(1, MOST_ROWS)
+        spare = [(rows * pitch) - natural, 0.0].max
         [ascent + (spare / 2), descent + (spare / 2)]
       end
 

@@ -99,6 +99,7 @@ module Norvel
 
       # A Document::Shape in a box.
       def shape(shape, x, y, width, height)
+        return shape.parts_in(x, y, width, height).each { |part| shape(*part) } if shape.group?
         set = [(colour(shape.fill, "rg") if shape.fill), (colour(shape.line, "RG") if shape.line)].compact
         painted = {[true, true] => "B", [true, false] => "f"}.fetch([!shape.fill.nil?, !shape.line.nil?], "S")
         operate(*set, "#{fine(shape.weight)} w", *outline_of(shape, x, y, width, height), painted) if set.any?

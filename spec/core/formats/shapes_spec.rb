@@ -38,6 +38,48 @@ RSpec.describe "shapes" do
     expect(read(shape("cloud", solid["DDEEFF"]))).to be_nil
   end
 
+  describe "in a group (20.1.2.2.20)" do
+    moved = ->(x, y, wide, high, inner = "") {
+      %(<a:xfrm><a:off x="#{x}" y="#{y}"/><a:ext cx="#{wide}" cy="#{high}"/>#{inner}</a:xfrm>)
+    }
+    units = ->(wide, high) { %(<a:chOff x="0" y="0"/><a:chExt cx="#{wide}" cy="#{high}"/>) }
+    member = ->(form, *place) {
+      %(<wps:wsp><wps:spPr>#{moved[*place]}<a:prstGeom prst="#{form}"/>#{solid["DDEEFF"]}</wps:spPr></wps:wsp>)
+    }
+    held = ->(frame, inside) {
+      %(<g:grpSp xmlns:g="urn:x"><g:grpSpPr>#{frame}</g:grpSpPr>#{inside}</g:grpSp>)
+    }
+
+    define_method(:group) do |inside|
+      frame = moved[0, 0, 4_000_000, 2_000_000, units[400, 200]]
+      %(<w:r><w:drawing #{spaces}><wp:inline><wp:extent cx="4000000" cy="2000000"/><wp:docPr id="1" descr="G"/>) +
+        %(<a:graphic><a:graphicData><g:wgp xmlns:g="urn:x"><g:grpSpPr>#{frame}</g:grpSpPr>#{inside}</g:wgp>) +
+        "</a:graphicData></a:graphic></wp:inline></w:drawing></w:r>"
+    end
+
+    inner = held[moved[0, 100, 200, 100, units[20, 10]], member["ellipse", 10, 0, 10, 10]]
+    whole = member["rect", 0, 0, 200, 80] + inner
+
+    it "are one drawing, each at its place, in a group within it too" do
+      found = read(group(whole))
+      expect(found.parts.map { |one, *place| [one.kind, *place] })
+        .to eq [["rectangle", 0.0, 0.0, 0.5, 0.4], ["ellipse", 0.25, 0.5, 0.25, 0.5]]
+      document = docx(p(group(whole)) + p(r("After")))
+      saved = document.replace([document.paragraphs[0].with(style_id: "X")])
+      again = Norvel::Snapshot.load(Norvel::Snapshot.dump(saved, document), document)
+      expect(again.paragraphs[0].images[0].shape).to eq found
+      expect(Norvel::Pdf.write(document).carried.not_carried).to eq []
+      lost = Norvel::Formats.write(document, as: "odt").carried.not_carried
+      expect(lost.map { |one| [one.what, one.count] }).to eq [["drawings", 1]]
+    end
+
+    it "are none where one of them has no name here, turns, or stands nowhere" do
+      odd = [member["cloud", 0, 0, 10, 10], member["rect", 0, 0, 10, 10].sub("<a:xfrm>", '<a:xfrm rot="5400000">'),
+        "<wps:wsp><wps:spPr/></wps:wsp>", held["", member["rect", 0, 0, 10, 10]], "<g:pic xmlns:g='urn:x'/>"]
+      expect(odd.map { |one| read(group(whole + one)) }.uniq).to eq [nil]
+    end
+  end
+
   it "are lighter and darker than a colour as they say (20.1.2.3.20)" do
     half = '<a:solidFill><a:srgbClr val="204060"/></a:solidFill>'
     darker = '<a:solidFill><a:sysClr lastClr="808080"><a:lumMod val="50000"/></a:sysClr></a:solidFill>'

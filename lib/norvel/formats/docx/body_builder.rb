@@ -98,7 +98,7 @@ module Norvel
         end
 
         def image(object, place)
-          return shape(object) if object.path.nil? && object.shape
+          return shape(object) if object.path.nil? && object.shape && !object.shape.group?
           relation = object.path && @builder.picture(@part, object.path)
           return @report.lost("drawings", place:) && nil unless relation
           @report.approximate("where floating images stand", "in the line") if object.floating

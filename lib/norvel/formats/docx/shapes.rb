@@ -4,7 +4,7 @@ module Norvel
   module Formats
     module Docx
       # What is drawn of a shape or around a box: of a drawing (ISO/IEC 29500-1 20.1.2, 20.1.4.1) or of the older kind
-      # (ISO/IEC 29500-4 19.1). Groups, and forms that have no name here, are none.
+      # (ISO/IEC 29500-4 19.1). Forms that have no name here are none.
       module Shapes
         KINDS = {"rect" => "rectangle", "ellipse" => "ellipse", "line" => "line", "straightConnector1" => "line",
                  "roundRect" => "rounded", "flowChartProcess" => "rectangle", "flowChartTerminator" => "rounded",
@@ -20,8 +20,10 @@ module Norvel
         # A Document::Shape, nil for none. text: does a box of text stand in it, which has a form of its own at least?
         def read(node, theme, text: false)
           found = node.xpath(".//*[local-name()='wsp'][not(ancestor::*[local-name()='Fallback'])]")
-          return drawn(found.first, theme, text) if found.size == 1
-          older(node, text) if found.empty?
+          return older(node, text) if found.empty?
+          group = ShapeGroups.holder(node)
+          return (ShapeGroups.read(group) { |shape| drawn(shape, theme, false) } unless text) if group
+          drawn(found.first, theme, text) if found.size == 1
         end
 
         # The elements that say a shape's fill and line.

@@ -171,9 +171,10 @@ module Norvel
         # --- objects ---
 
         def image(object, place)
-          return shape(object) if object.path.nil? && object.shape
+          return shape(object) if object.path.nil? && object.shape && !object.shape.group?
           path = @builder.picture(object.path) if object.path
-          return @report.lost("drawings", place:) && nil unless path || object.description
+          @report.lost("drawings", place:) if path.nil? && (object.shape || !object.description)
+          return unless path || object.description
           @report.approximate("where floating images stand", "at their paragraph") if object.floating
           @report.shown_whole(object)
           size = {"svg:width" => object.width, "svg:height" => object.height}
