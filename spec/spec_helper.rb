@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 ENV["RACK_ENV"] = "test"
+ENV["VIPS_WARNING"] = "off" # broken images are part of the tests
 if ENV["COVERAGE"]
   require "simplecov"
   SimpleCov.start do

@@ -15,7 +15,7 @@ module SheetImages
   def object_drawn(object, x, y)
     box = [x, y, object.width, object.height]
     image = object.object
-    return shape_drawn(image.shape, box) if image.shape && (object.inside || image.path.nil?)
+    return turned_shape(image, box) if image.shape && (object.inside || image.path.nil?)
     return framed(box, nil) unless image.is_a?(Norvel::Document::Image)
     drawable?(image) ? image_drawn(image, box) : framed(box, "a drawing that is not shown here")
   end
@@ -34,22 +34,37 @@ module SheetImages
 
   private
 
+  def turned_shape(image, box)
+    drawn = shape_drawn(image.shape, box)
+    upright = !image.is_a?(Norvel::Document::Image) || image.turn.zero?
+    upright ? drawn : %(<g transform="#{turned(image, box)}">#{drawn}</g>)
+  end
+
   # A form with its fill and its line, as the file has them.
   def shape_drawn(shape, box)
     return shape.parts_in(*box).map { |part, *place| shape_drawn(part, place) }.join if shape.group?
     x, y, width, height = box
     look = %(fill="#{shape.fill || "none"}" stroke="#{shape.line || "none"}" stroke-width="#{fine(shape.weight)}")
+    if (corners = shape.corners(width, height))
+      return polygon(corners, x, y, look)
+    end
     case shape.kind
     when "ellipse"
       %(<ellipse cx="#{fine(x + (width / 2))}" cy="#{fine(y + (height / 2))}" rx="#{fine(width / 2)}" ) +
         %(ry="#{fine(height / 2)}" #{look}/>)
     when "line"
-      from, to = shape.rises ? [y + height, y] : [y, y + height]
-      %(<path d="M#{fine(x)} #{fine(from)}L#{fine(x + width)} #{fine(to)}" #{look}/>)
+      from, to = shape.ends(width, height)
+      heads = shape.head_corners(width, height).map { |one| polygon(one, x, y, %(fill="#{shape.line || "none"}")) }
+      %(<path d="M#{fine(x + from[0])} #{fine(y + from[1])}L#{fine(x + to[0])} #{fine(y + to[1])}" #{look}/>) +
+        heads.join
     else
       %(<rect x="#{fine(x)}" y="#{fine(y)}" width="#{fine(width)}" height="#{fine(height)}" ) +
         %(rx="#{fine(shape.corner(width, height))}" #{look}/>)
     end
+  end
+
+  def polygon(corners, x, y, look)
+    %(<polygon points="#{corners.map { |across, down| "#{fine(x + across)},#{fine(y + down)}" }.join(" ")}" #{look}/>)
   end
 
   # Is it of a kind that a browser draws, or can be made into one? Known once for a file's images.

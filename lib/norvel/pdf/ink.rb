@@ -102,7 +102,17 @@ module Norvel
         return shape.parts_in(x, y, width, height).each { |part| shape(*part) } if shape.group?
         set = [(colour(shape.fill, "rg") if shape.fill), (colour(shape.line, "RG") if shape.line)].compact
         painted = {[true, true] => "B", [true, false] => "f"}.fetch([!shape.fill.nil?, !shape.line.nil?], "S")
-        operate(*set, "#{fine(shape.weight)} w", *outline_of(shape, x, y, width, height), painted) if set.any?
+        return if set.empty?
+        operate(*set, "#{fine(shape.weight)} w", *outline_of(shape, x, y, width, height), painted)
+        heads(shape, x, y, width, height) if shape.kind == "line"
+      end
+
+      # What the block draws in a box, turned about its middle as an image says.
+      def turned(image, x, y, width, height)
+        return yield if image.turn.zero?
+        @pdf.save_graphics_state do
+          @pdf.rotate(-image.turn, origin: [x + (width / 2), @height - y - (height / 2)]) { yield }
+        end
       end
 
       # The bytes of an image in a box, cut and turned as it says (Document::Image); a frame where they are of a kind
@@ -167,13 +177,26 @@ module Norvel
         !bytes.start_with?(PNG) || (bytes.byteslice(16, 8)&.unpack("NN") || []).inject(1, :*) <= MOST_PIXELS
       end
 
+      def heads(shape, x, y, width, height)
+        shape.head_corners(width, height).each do |corners|
+          operate(colour(shape.line, "rg"), *polygon(corners, x, y), "f")
+        end
+      end
+
+      def polygon(corners, x, y)
+        first, *others = corners.map { |across, down| place(x + across, y + down) }
+        ["#{first} m", *others.map { |one| "#{one} l" }, "h"]
+      end
+
       def outline_of(shape, x, y, width, height)
+        corners = shape.corners(width, height)
+        return polygon(corners, x, y) if corners
         case shape.kind
         when "ellipse" then rounded(x, y, width, height, width / 2, height / 2)
         when "rounded" then rounded(x, y, width, height, *[shape.corner(width, height)] * 2)
         when "line"
-          from, to = shape.rises ? [y + height, y] : [y, y + height]
-          ["#{place(x, from)} m", "#{place(x + width, to)} l"]
+          from, to = shape.ends(width, height)
+          ["#{place(x + from[0], y + from[1])} m", "#{place(x + to[0], y + to[1])} l"]
         else ["#{place(x, y + height)} #{fine(width)} #{fine(height)} re"]
         end
       end

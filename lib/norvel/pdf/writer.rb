@@ -222,9 +222,10 @@ module Norvel
 
       def ink_image(object, x, y, paragraph)
         @images << object.object
+        box = [x, y, object.width, object.height]
         shape = object.object.shape if object.object.path.nil?
-        return @ink.shape(shape, x, y, object.width, object.height) if shape
-        return if @ink.image(bytes(object.object), object.object, x, y, object.width, object.height)
+        return @ink.turned(object.object, *box) { @ink.shape(shape, *box) } if shape
+        return if @ink.image(bytes(object.object), object.object, *box)
         @report.approximate("images", "a frame stands where they do: a PDF holds no image of that kind",
           place: place(paragraph&.id))
       end

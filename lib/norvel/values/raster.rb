@@ -42,6 +42,7 @@ module Norvel
 
     def settle
       return if @settled
+      ENV["VIPS_WARNING"] ||= "off" # what is wrong with an image is no news of this process
       Vips.block_untrusted(true)
       Vips.block("VipsForeignLoadSvg", false)
       Vips.concurrency_set(1)

@@ -38,6 +38,30 @@ RSpec.describe "shapes" do
     expect(read(shape("cloud", solid["DDEEFF"]))).to be_nil
   end
 
+  it "are polygons by their names, and lines with heads, from one format to the other" do
+    kinds = %w[triangle rtTriangle diamond parallelogram hexagon homePlate chevron rightArrow leftArrow upArrow
+      downArrow]
+    document = docx(kinds.map { |one| p(shape(one, solid["DDEEFF"])) }.join)
+    seen = ->(one) { one.pictures.map { |picture| picture.image.shape.kind } }
+    expect(seen[document]).to eq Norvel::Document::Shape::POLYGONS.keys.values_at(0, 1, 2, 3, 4, 5, 6, 7, 8, 10, 9)
+    opened = Norvel::Formats.read(Norvel::Formats.write(document, as: "odt").bytes, name: "a")
+    again = Norvel::Formats.read(Norvel::Formats.write(opened, as: "docx").bytes, name: "a")
+    expect([seen[opened], seen[again]]).to eq [seen[document]] * 2
+    expect(read(shape("triangle", solid["DDEEFF"], flip: 'flipV="1"'))).to be_nil
+    expect(read(shape("hexagon", solid["DDEEFF"]).sub('prst="hexagon"/>', 'prst="hexagon"><a:avLst><a:gd/></a:avLst>' \
+      "</a:prstGeom>"))).to be_nil
+    arrow = read(shape("straightConnector1", "<a:ln>#{solid["204060"]}<a:tailEnd type=\"triangle\"/></a:ln>"))
+    expect(arrow.heads).to eq ["end"]
+    expect(arrow.head_corners(100.0, 0.0)).to eq [[[100.0, 0.0], [97.0, -1.5], [97.0, 1.5]]]
+  end
+
+  it "have corners within their box" do
+    Norvel::Document::Shape::POLYGONS.each_key do |kind|
+      corners = Norvel::Document::Shape.new(kind:).corners(90.0, 60.0)
+      expect([corners.map(&:first).minmax, corners.map(&:last).minmax]).to eq([[0, 90.0], [0, 60.0]]), kind
+    end
+  end
+
   describe "in a group (20.1.2.2.20)" do
     moved = ->(x, y, wide, high, inner = "") {
       %(<a:xfrm><a:off x="#{x}" y="#{y}"/><a:ext cx="#{wide}" cy="#{high}"/>#{inner}</a:xfrm>)

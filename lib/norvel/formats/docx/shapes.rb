@@ -8,7 +8,14 @@ module Norvel
       module Shapes
         KINDS = {"rect" => "rectangle", "ellipse" => "ellipse", "line" => "line", "straightConnector1" => "line",
                  "roundRect" => "rounded", "flowChartProcess" => "rectangle", "flowChartTerminator" => "rounded",
-                 "flowChartAlternateProcess" => "rounded", "flowChartConnector" => "ellipse"}.freeze
+                 "flowChartAlternateProcess" => "rounded", "flowChartConnector" => "ellipse",
+                 "triangle" => "triangle", "rtTriangle" => "right_triangle", "diamond" => "diamond",
+                 "flowChartDecision" => "diamond", "parallelogram" => "parallelogram",
+                 "flowChartInputOutput" => "parallelogram", "hexagon" => "hexagon",
+                 "flowChartPreparation" => "hexagon", "homePlate" => "pentagon", "chevron" => "chevron",
+                 "rightArrow" => "right_arrow", "leftArrow" => "left_arrow", "upArrow" => "up_arrow",
+                 "downArrow" => "down_arrow"}.freeze
+        HEADS = {"headEnd" => "start", "tailEnd" => "end"}.freeze # of a line (20.1.8.38, 20.1.8.57)
         OLDER = {"rect" => "rectangle", "oval" => "ellipse", "roundrect" => "rounded", "line" => "line"}.freeze
         NAMES = {"tx1" => "text1", "tx2" => "text2", "bg1" => "background1", "bg2" => "background2", "dk1" => "dark1",
                  "lt1" => "light1", "dk2" => "dark2", "lt2" => "light2"}.freeze
@@ -28,7 +35,8 @@ module Norvel
 
         # The elements that say a shape's fill and line.
         def look(shape)
-          line = "<a:ln w=\"#{Length.whole(shape.weight, "emu")}\">#{filled(shape.line)}</a:ln>"
+          heads = HEADS.filter_map { |name, which| %(<a:#{name} type="triangle"/>) if shape.heads&.include?(which) }
+          line = "<a:ln w=\"#{Length.whole(shape.weight, "emu")}\">#{filled(shape.line)}#{heads.join}</a:ln>"
           "#{filled(shape.fill) unless shape.kind == "line"}#{line}"
         end
 
@@ -41,12 +49,28 @@ module Norvel
 
         def drawn(shape, theme, text)
           set = below(shape, "spPr") or return
-          kind = KINDS[below(set, "prstGeom")&.[]("prst")] || ("rectangle" if text) or return
+          form = below(set, "prstGeom")
+          kind = KINDS[form&.[]("prst")] || ("rectangle" if text) or return
           line = below(set, "ln")
           frame = below(set, "xfrm")
+          return if Document::Shape::POLYGONS.key?(kind) && (adjusted?(form) || flipped?(frame))
           Document::Shape.new(kind:, fill: (fill(shape, set, theme) unless kind == "line"),
-            line: line_colour(shape, line, theme), weight: weight(line),
+            line: line_colour(shape, line, theme), weight: weight(line), heads: (heads(line) if kind == "line"),
             rises: (frame&.[]("flipV") == "1") ^ (frame&.[]("flipH") == "1"))
+        end
+
+        # Were the corners of a preset form moved?
+        def adjusted?(form)
+          !below(form, "avLst")&.first_element_child.nil?
+        end
+
+        def flipped?(frame)
+          %w[flipH flipV].any? { |name| frame&.[](name) == "1" }
+        end
+
+        def heads(line)
+          found = HEADS.select { |name, _| line && !["none", nil].include?(below(line, name)&.[]("type")) }.values
+          found.freeze if found.any?
         end
 
         def below(node, name)
@@ -117,7 +141,8 @@ module Norvel
           points ? points.clamp(0.0, 200.0) : 0.75
         end
 
-        private_class_method :filled, :drawn, :below, :fill, :line_colour, :by_style, :weight, :colour, :shaded,
+        private_class_method :filled, :drawn, :adjusted?, :flipped?, :heads, :below, :fill, :line_colour, :by_style,
+          :weight, :colour, :shaded,
           :older, :older_colour, :older_weight
       end
     end

@@ -9,10 +9,15 @@ module Norvel
         KINDS = {"rect" => "rectangle", "ellipse" => "ellipse", "circle" => "ellipse", "line" => "line"}.freeze
         FORMS = {"rectangle" => "rectangle", "round-rectangle" => "rounded", "ellipse" => "ellipse",
                  "flowchart-process" => "rectangle", "flowchart-terminator" => "rounded",
-                 "flowchart-connector" => "ellipse", "mso-spt202" => "rectangle"}.freeze
+                 "flowchart-connector" => "ellipse", "mso-spt202" => "rectangle",
+                 "isosceles-triangle" => "triangle", "right-triangle" => "right_triangle", "diamond" => "diamond",
+                 "flowchart-decision" => "diamond", "parallelogram" => "parallelogram", "hexagon" => "hexagon",
+                 "pentagon-right" => "pentagon", "chevron" => "chevron", "right-arrow" => "right_arrow",
+                 "left-arrow" => "left_arrow", "up-arrow" => "up_arrow", "down-arrow" => "down_arrow"}.freeze
 
         # {kind => the form of a shape of one's own}
-        WRITTEN = {"rectangle" => "rectangle", "rounded" => "round-rectangle", "ellipse" => "ellipse"}.freeze
+        WRITTEN = {**FORMS.invert, "rectangle" => "rectangle", "rounded" => "round-rectangle", "ellipse" => "ellipse",
+                   "diamond" => "diamond"}.freeze
 
         module_function
 
