@@ -96,7 +96,7 @@ RSpec.describe "what hangs beside text" do
   it "leaves room for it at the foot of its sheet, where the text ends above it" do
     image = hung("wrapTopAndBottom", %w[margin left], %w[margin bottom])
     pages = Norvel::Layout.of(docx(Array.new(30) { |at| p("#{image if at == 3}#{r(prose[0, 700])}") }.join))
-    frames = pages.sheets.map { |sheet| [sheet.frame.bottom, sheet.reached] }
+    frames = pages.sheets.map { |sheet| [sheet.foot, sheet.reached] }
     expect(frames[0][0]).to be_within(0.01).of(frames[1][0] - 95)
     expect(frames.map { |bottom, reached| reached <= bottom + 0.01 }).to all be true
     expect([pages.estimates.grep(/hang/), pages.settled?]).to eq [[], true]

@@ -19,8 +19,7 @@ module SheetAtSize
 
   # What is left of a page at its foot, where it ended before it was full: [y, height] or nil.
   def left_over(sheet)
-    notes = sheet.notes&.height || 0.0
-    spare = sheet.frame.bottom - notes - sheet.reached
+    spare = sheet.spare
     [fine(sheet.reached), fine(spare)] if spare > 8 && SheetsView::SIGNS.key?(sheet.ended_by) && !sheet.blank
   end
 

@@ -152,9 +152,7 @@ module SheetsView
 
   # What of the page is left empty at its foot, where that is a line or more.
   def short_words(sheet)
-    spare = sheet.frame.bottom - sheet.reached - (sheet.notes&.height || 0.0)
-    return if sheet.blank || spare < 8
-    "#{spoken_mm(spare)} are left."
+    "#{spoken_mm(sheet.spare)} are left." unless sheet.blank || sheet.spare < 8
   end
 
   # The paragraph that asked for a page's end.

@@ -78,11 +78,10 @@ module Norvel
         @came.number += 1
       end
 
-      def made(number, own, frame: nil, **rest)
+      def made(number, own, **rest)
         told = section(own)
         side = number.odd? ? "right" : "left"
-        frame ||= frame(own, number, rest[:opens])
-        Sheet.new(page: @sheets.size + 1, number:, section: own, side:, frame:,
+        Sheet.new(page: @sheets.size + 1, number:, section: own, side:, frame: frame(own, number, rest[:opens]),
           label: Document::Numerals.write(number, told.number_format), **rest)
       end
 
@@ -97,14 +96,15 @@ module Norvel
       def sheet
         start, came = @place, @came
         number = came.number
-        frame = frame(@section, number, came.opens).above(@reserved.fetch(@sheets.size, 0.0))
+        reserved = @reserved.fetch(@sheets.size, 0.0)
+        frame = frame(@section, number, came.opens).above(reserved)
         foot = Foot.new(@notes, came.left)
         foot.begin(frame.height - Foot::LEAST_NOTE)
         bands = []
         last = fill(bands, frame, foot)
         @came = PageStart.new(number + 1, foot.left, false, SPACED.key?(last.reason))
         bands.each { |_, _, column| column.done }
-        made(number, @sheet_section, frame:, opens: came.opens, blank: false, bands: upright(bands, frame),
+        made(number, @sheet_section, reserved:, opens: came.opens, blank: false, bands: upright(bands, frame),
           notes: (foot.done if foot.entries.any?), start:, came:, ended_by: last.reason, asker: last.asker)
       end
 

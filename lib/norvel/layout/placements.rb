@@ -68,7 +68,7 @@ module Norvel
       # Does the text give way to it now? A table does not.
       def hold(one, left, top, sheet, index)
         from, to = top - one.edges[1], top + one.height + one.edges[3]
-        foot = sheet.frame.bottom + (@before&.reserved || {}).fetch(index, 0.0)
+        foot = sheet.frame.bottom
         return true if to <= sheet.frame.top || from >= foot
         beneath(one, left, sheet).all? do |x, measure, pieces|
           wrap = one.wrap_in(left - x, measure)

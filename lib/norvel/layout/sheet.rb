@@ -8,9 +8,10 @@ module Norvel
     #   blank      is it there only so that the next begins on its side?
     #   frame      Frame; bands: [[x, y, Column], …] of text; notes: the Foot, or nil
     #   start      the Column::Place that it begins at; came: what it was begun with (Pages::PageStart)
+    #   reserved   room at the foot of its text that no text takes, since something stands there
     #   ended_by   why it ended, a symbol of Column#reason; asker: the block that asks for it, or nil
     Sheet = Struct.new(:page, :number, :label, :section, :side, :opens, :blank, :frame, :bands, :notes, :start, :came,
-      :ended_by, :asker, keyword_init: true) do
+      :ended_by, :asker, :reserved, keyword_init: true) do
       # The same with other fields.
       def with(**changes)
         self.class.new(**to_h, **changes)
@@ -41,7 +42,7 @@ module Norvel
 
       # Where the line over the notes stands.
       def notes_top
-        frame.bottom - notes.height + Foot::SEPARATOR
+        foot - notes.height + Foot::SEPARATOR
       end
 
       # Paragraphs of the text that have lines on it, in order.
@@ -51,6 +52,16 @@ module Norvel
             Placing.blocks(column) { |block| found << block.paragraph unless block.beside? }
           end
         end
+      end
+
+      # Where its text ends at the latest.
+      def foot
+        frame.bottom - (reserved || 0.0)
+      end
+
+      # Room between its text and its notes or its foot.
+      def spare
+        foot - (notes&.height || 0.0) - reached
       end
 
       # How far down its text reaches.
