@@ -7,7 +7,6 @@ module Norvel
     Defeated = Class.new(Error)
 
     ROUNDS = 4 # of laying out anew while fields in the text change
-    MOST_ROUNDS = 12 # where it also gives way to what stands at places of pages
 
     module_function
 
@@ -23,13 +22,12 @@ module Norvel
     end
 
     def worked_out(document, known)
-      values = known ? known.values.begun : FieldValues::InText.new
+      values = known ? known.values : FieldValues::InText.new
       result = nil
-      (1..MOST_ROUNDS).each do |round|
+      (1..ROUNDS).each do |round|
         result = once(document, values, result || known, round)
         now = FieldValues::InText.from(result)
         return result if now.same?(values)
-        break if round >= ROUNDS && now.placements.nil?
         values = now
       end
       result.unsettled
@@ -41,9 +39,7 @@ module Norvel
       earlier = known && LayoutBefore.new(known, document)
       stories = Stories.new(document, values, earlier:)
       heads = Heads.new(document, stories)
-      reserved = values.placements&.reserved || {}
-      sheets = Pages.new(document, stories, heads, known: earlier&.sheets_for(stories.body.blocks, reserved),
-        reserved:).sheets
+      sheets = Pages.new(document, stories, heads, known: earlier&.sheets_for(stories)).sheets
       stories.done
       Result.new(document, sheets, stories, heads, values, rounds: round)
     end

@@ -14,7 +14,7 @@ module Norvel
 
       def initialize(result)
         @setting = result.stories.setting
-        @settled = result.settled?
+        @crossed = result.sheets.flat_map { |sheet| sheet.crossed || [] }
       end
 
       # Sentences.
@@ -86,11 +86,11 @@ module Norvel
 
       # What hangs at a block and has no place in the text, or none at which it came to rest.
       def rough(block)
-        block.floats.select { |one| one.estimate? || (!@settled && one.elsewhere?) }
+        block.floats.select { |one| one.estimate? || @crossed.any? { |other| other.equal?(one) } }
       end
 
       def floats
-        count = blocks.sum { |block| rough(block).size }
+        count = blocks.sum { |block| block.floats.count(&:estimate?) } + @crossed.size
         return [] if count.zero?
         said = (count == 1) ? "One picture or box hangs" : "#{count} pictures and boxes hang"
         ["#{said} at a place of the page: room is made for it at its paragraph, which is an estimate."]

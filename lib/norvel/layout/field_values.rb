@@ -10,30 +10,22 @@ module Norvel
 
         # texts: {paragraph id => {field id => text}}
         # note_sheets: {note id => index of the sheet that its mark stands on}, where notes are counted by page
-        # placements: Placements, nil where none are known
-        attr_reader :texts, :note_sheets, :placements
+        attr_reader :texts, :note_sheets
 
-        def initialize(texts = {}, note_sheets = {}, placements = nil)
+        def initialize(texts = {}, note_sheets = {})
           @texts = texts
           @note_sheets = note_sheets
-          @placements = placements
         end
 
         # Those of a Result.
         def self.from(result)
           sheets = NoteNumbers.by_page?(result.document) ? NoteNumbers.sheets(result) : {}
-          new(PageFields.new(result).texts, sheets, Placements.from(result))
+          new(PageFields.new(result).texts, sheets)
         end
 
-        # The same, from which a layout begins: what gives way to what is worked out anew, so that the pages of a text
-        # are the same whatever was done to it before.
-        def begun
-          placements ? self.class.new(texts, note_sheets) : self
-        end
-
-        # Do fields and notes say what they said, and does text give way where it did?
+        # Do fields and notes say what they said?
         def same?(other)
-          texts == other.texts && note_sheets == other.note_sheets && placements == other.placements
+          texts == other.texts && note_sheets == other.note_sheets
         end
 
         # {field's id => its words} in a paragraph.

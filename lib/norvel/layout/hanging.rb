@@ -10,13 +10,13 @@ module Norvel
 
       attr_reader :object, :width, :height, :inside
 
-      # measure: of its paragraph; section: Document::Section that it stands in, or nil; held: is it known which lines
-      # give way to it, where it stands elsewhere?
-      def initialize(object, width, height, inside, measure:, section:, held: false)
+      # measure: of its paragraph; section: Document::Section that it stands in, or nil; text: does it hang at a
+      # paragraph of the text itself, whose lines give way to it wherever it stands?
+      def initialize(object, width, height, inside, measure:, section:, text: false)
         @object, @width, @height, @inside = object, width, height, inside
         @measure, @section = measure, section
         @said = object.anchorage
-        @held = held && elsewhere?
+        @text = text
       end
 
       # "apart", "beside" or "none": Document::Anchorage. Text that has no room beside it stands apart.
@@ -29,14 +29,14 @@ module Norvel
         (@said.nil? || (@said.wrap == "beside" && spare(across, measure) < LEAST_BESIDE)) ? "apart" : @said.wrap
       end
 
-      # Does text give way to it, and not where its paragraph stands?
+      # Do lines give way to it where it stands on the sheet, not where its paragraph does?
       def elsewhere?
-        !@said.nil? && @said.wrap != "none" && (down[0] == :page || down[1].abs > height)
+        @text && far?
       end
 
       # Do lines of its own paragraph stand beside it?
       def beside?
-        wrap == "beside" && !@held
+        wrap == "beside" && !elsewhere?
       end
 
       # Room that text keeps from it: [left, top, right, bottom].
@@ -51,14 +51,14 @@ module Norvel
 
       # What it takes above the first line of its paragraph.
       def above
-        (wrap == "apart" && !@held) ? height + edges[1] + edges[3] : 0.0
+        (wrap == "apart" && !elsewhere?) ? height + edges[1] + edges[3] : 0.0
       end
 
       # [left, top] where it is drawn. x: of its column; y: where its place above the paragraph begins; top: of the
       # paragraph
       def place(x, y, top)
         left = (across[0] == :page) ? across[1] : x + across[1]
-        return [left, y + edges[1]] if wrap == "apart" && down[0] == :paragraph && !@held
+        return [left, y + edges[1]] if wrap == "apart" && down[0] == :paragraph && !elsewhere?
         [left, (down[0] == :page) ? down[1] : top + down[1]]
       end
 
@@ -77,10 +77,14 @@ module Norvel
 
       # Is where lines end by it an estimate? Where it stands on the page is not where its paragraph does.
       def estimate?
-        @said.nil? || (elsewhere? && !@held)
+        @said.nil? || (far? && !@text)
       end
 
       private
+
+      def far?
+        !@said.nil? && @said.wrap != "none" && (down[0] == :page || down[1].abs > height)
+      end
 
       def spare(across, measure)
         measure - takes(across, measure)[1]

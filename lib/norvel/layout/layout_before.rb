@@ -62,12 +62,12 @@ module Norvel
         end
       end
 
-      # Sheets that hold, for a flow of blocks; nil where page set-ups, notes or heads are others, or the room that no
-      # text takes.
-      def sheets_for(blocks, reserved)
-        return if @document.sections.any?(&:unequal_columns) # its blocks are set as columns are filled
-        same = same_pages? && reserved == (@result.values.placements&.reserved || {})
-        Sheets.new(@result.sheets, @result.stories.body.blocks, blocks) if same
+      # Sheets that hold, for the flow of Stories; nil where page set-ups, notes or heads are others, and where blocks
+      # are set as sheets are filled.
+      def sheets_for(stories)
+        blocks = stories.body.blocks
+        return if [stories, @result.stories].any?(&:set_late?)
+        Sheets.new(@result.sheets, @result.stories.body.blocks, blocks) if same_pages?
       end
 
       def inspect

@@ -9,12 +9,11 @@ module Norvel
       PageStart = Struct.new(:number, :left, :opens, :spaced)
       SPACED = %i[page_break page_break_before section_break].to_h { |reason| [reason, true] }.freeze
       MOST = 12_000 # sheets
+      GIVING_ROUNDS = 12 # of filling a sheet anew while lines give way
       ROUNDS = 12 # of halving the room in which columns come out even
 
-      # stories: Stories; heads: Heads; known: LayoutBefore::Sheets or nil; reserved: {index of a sheet => room at its
-      # foot that no text takes}
-      def initialize(document, stories, heads, known: nil, reserved: {})
-        @reserved = reserved
+      # stories: Stories; heads: Heads; known: LayoutBefore::Sheets or nil
+      def initialize(document, stories, heads, known: nil)
         @document = document
         @stories = stories
         @heads = heads
@@ -23,6 +22,8 @@ module Norvel
         @known = known
         @frames = {}
         @sheets = []
+        @pushed = {}
+        @now = @flow
       end
 
       # [Sheet, …]; raises Defeated for more than any text needs.
@@ -94,18 +95,45 @@ module Norvel
       end
 
       def sheet
+        return filled_sheet(Placements::NONE) unless @stories.setting.elsewhere?
+        begin_at = [@place, @came, @section, @begun]
+        placements = Placements::NONE
+        (1..GIVING_ROUNDS).each do |round|
+          @place, @came, @section, @begun = begin_at
+          made = filled_sheet(placements)
+          now = Placements.new(made.bands, made.frame)
+          return made.with(crossed: now.crossed) if now == placements
+          return made.with(crossed: made.hanging_elsewhere) if round == GIVING_ROUNDS
+          placements = push_on(placements.anchors - now.anchors) ? Placements::NONE : now
+        end
+      end
+
+      # What hangs at a paragraph leaves no room for it here: it begins the next sheet, and what hangs goes along.
+      def push_on(gone)
+        gone.each { |id| @pushed[id] = true }.any?
+      end
+
+      # One that is filled from here on, its lines giving way as told.
+      def filled_sheet(placements)
         start, came = @place, @came
         number = came.number
-        reserved = @reserved.fetch(@sheets.size, 0.0)
-        frame = frame(@section, number, came.opens).above(reserved)
+        frame = frame(@section, number, came.opens).above(placements.reserved)
         foot = Foot.new(@notes, came.left)
         foot.begin(frame.height - Foot::LEAST_NOTE)
+        @now = flow_of(placements)
         bands = []
         last = fill(bands, frame, foot)
         @came = PageStart.new(number + 1, foot.left, false, SPACED.key?(last.reason))
         bands.each { |_, _, column| column.done }
-        made(number, @sheet_section, reserved:, opens: came.opens, blank: false, bands: upright(bands, frame),
-          notes: (foot.done if foot.entries.any?), start:, came:, ended_by: last.reason, asker: last.asker)
+        made(number, @sheet_section, opens: came.opens, blank: false, bands: upright(bands, frame),
+          reserved: placements.reserved, notes: (foot.done if foot.entries.any?), start:, came:,
+          ended_by: last.reason, asker: last.asker)
+      end
+
+      # The text as this sheet has it.
+      def flow_of(placements)
+        return @flow unless @stories.setting.elsewhere?
+        GivingFlow.new(@flow, @stories, placements, @place, @begun, @pushed)
       end
 
       # Bands of one section or more, down to the sheet's end.
@@ -137,15 +165,15 @@ module Norvel
         last
       end
 
-      def column(place, room, foot, y, opened: y.positive?, flow: @flow)
+      def column(place, room, foot, y, opened: y.positive?, flow: @now)
         Column.new(flow, place, room, section: @section, foot:, spaced: @came.spaced && y.zero?, opened:).fill
       end
 
       # The text as a column has it: where all are of one measure, as it is.
       def flow_in(measure, place, before)
-        return @flow unless section(@section).unequal_columns
+        return @now unless section(@section).unequal_columns
         begun = before ? before.pieces.last&.block : @begun
-        ColumnFlow.new(@flow, @stories, @section, [measure, LineBreaker::LEAST].max, place, begun)
+        ColumnFlow.new(@now, @stories, @section, [measure, LineBreaker::LEAST].max, place, begun)
       end
 
       # Does the next section begin on the same sheet?

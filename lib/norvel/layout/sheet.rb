@@ -9,9 +9,10 @@ module Norvel
     #   frame      Frame; bands: [[x, y, Column], …] of text; notes: the Foot, or nil
     #   start      the Column::Place that it begins at; came: what it was begun with (Pages::PageStart)
     #   reserved   room at the foot of its text that no text takes, since something stands there
+    #   crossed    what hangs on it and lines do not give way to: Hanging; nil for nothing
     #   ended_by   why it ended, a symbol of Column#reason; asker: the block that asks for it, or nil
     Sheet = Struct.new(:page, :number, :label, :section, :side, :opens, :blank, :frame, :bands, :notes, :start, :came,
-      :ended_by, :asker, :reserved, keyword_init: true) do
+      :ended_by, :asker, :reserved, :crossed, keyword_init: true) do
       # The same with other fields.
       def with(**changes)
         self.class.new(**to_h, **changes)
@@ -52,6 +53,13 @@ module Norvel
             Placing.blocks(column) { |block| found << block.paragraph unless block.beside? }
           end
         end
+      end
+
+      # What stands at places of it that lines should give way to.
+      def hanging_elsewhere
+        found = []
+        bands.each { |x, y, column| Placing.hanging(column, x, y) { |one, *| found << one if one.elsewhere? } }
+        found
       end
 
       # Where its text ends at the latest.

@@ -6,6 +6,7 @@ module Norvel
     class Stories
       EDGES = {top: 0.0, right: 0.0, bottom: 0.0, left: 0.0}.freeze
       DEEPEST = 12 # tables within tables; what is nested deeper is set as text alone
+      NOTHING_HUNG = TextSetting::Hung.new([].freeze, [].freeze, true, false).freeze
       TALLEST = 0.9 # of a column that an object may take
 
       attr_reader :document, :numbers, :setting
@@ -50,9 +51,24 @@ module Norvel
 
       # A block whose lines from one on stand in another measure.
       def turned(block, line, measure)
-        hung = block.setting.hung || TextSetting::Hung.new([].freeze, [].freeze, true, false)
+        hung = block.setting.hung || NOTHING_HUNG
         turns = [*hung.turns, [line, block.setting.measure - measure]]
         again(block, block.setting.measure, hung.dup.tap { |one| one.turns = turns })
+      end
+
+      # A block whose lines give way to what stands at places of the sheet: Placements::Place. pushed: does it begin a
+      # page?
+      def giving_way(block, places, pushed)
+        hung = block.setting.hung || NOTHING_HUNG
+        apart, beside = places.partition { |one| one.wrap == "apart" }
+        again(block, block.setting.measure, TextSetting::Hung.new(hung.taking + beside.map { |one| one.to_a.drop(1) },
+          hung.apart + apart.map { |one| [one.top, one.bottom] }, true, pushed, hung.turns))
+      end
+
+      # Are blocks set as sheets are filled, since their lines hang on where they come to stand?
+      def set_late?
+        body
+        setting.elsewhere? || document.sections.any?(&:unequal_columns)
       end
 
       # Is each part of the text one block?
@@ -146,28 +162,14 @@ module Norvel
       # may hang at this one. last: [paragraph, its block] before it, or nil
       def hung_before(last, part, following)
         above, block = last
-        placed, pushed = placed_at(part)
-        return if placed.empty? && part.plain? && !(block && block.hung?)
+        return if part.plain? && !(block && block.hung?)
         left = (block && above.section == part.section) ? block.left_over : []
         goes_on = following.is_a?(Document::Paragraph) && following.section == part.section
-        return TextSetting::Hung.new([].freeze, [].freeze, goes_on, pushed) if left.empty? && placed.empty?
-        apart, beside = placed.partition { |one| one.wrap == "apart" }
-        TextSetting::Hung.new(still(above, part, left) + beside.map { |one| one.to_a.drop(1) },
-          apart.map { |one| [one.top, one.bottom] }, goes_on || placed.any?, pushed)
-      end
-
-      # [what a paragraph gives way to from its place of the page, does it begin a page for that?]
-      def placed_at(part)
-        placements = @values.placements or return [[], false]
-        [placements.beside.fetch(part.id, []), placements.pushed.key?(part.id)]
-      end
-
-      # What is left of what hangs beside one paragraph at the first line of the next.
-      def still(above, part, left)
-        return [] if left.empty?
+        return (TextSetting::Hung.new([].freeze, [].freeze, goes_on) if goes_on) if left.empty?
         space = document.cascade.rules.space_between(document.look(above), document.look(part),
           same_style: above.style_id == part.style_id, settings: document.settings)
-        left.filter_map { |height, *takes| [0.0, height - space, *takes] if height > space }
+        still = left.filter_map { |height, *takes| [0.0, height - space, *takes] if height > space }
+        TextSetting::Hung.new(still, [].freeze, goes_on)
       end
 
       def first_paragraph(blocks)

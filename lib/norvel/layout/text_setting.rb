@@ -31,8 +31,8 @@ module Norvel
         end
       end
       # Where objects of a paragraph stand: what hangs at it, as it is found; the most that one may be high, or nil; the
-      # Document::Section; held: which of them have a place in the text that is known, called with their number.
-      Around = Struct.new(:floats, :room, :section, :held)
+      # Document::Section; text: are they in the text itself?
+      Around = Struct.new(:floats, :room, :section, :text)
       BOX_EDGE = 7.2 # points from the edge of a box to its text: ISO/IEC 29500-1 20.4.2.22, 91440 EMU
       NOT = %w[0 false off].freeze
       BREAKS = {"\n" => SetItems::LINE, "\f" => SetItems::PAGE, "\v" => SetItems::COLUMN}.freeze
@@ -119,7 +119,7 @@ module Norvel
       def set_anew(known, paragraph, measure, section, values, beside, room, hung)
         look = document.look(paragraph)
         key = key(paragraph, look, measure, values, hung, (grid(paragraph, look, section) unless beside))
-        return set(paragraph, look, key, section, beside, room, known, values) if known&.setting != key || known.placed?
+        return set(paragraph, look, key, section, beside, room, known) if known&.setting != key || known.placed?
         (known.look.equal?(look) && known.section == section) ? known : known.dressed(look, section:)
       end
 
@@ -174,11 +174,10 @@ module Norvel
         @cascade.run(Document::Run.new("", nil, paragraph.mark), paragraph)
       end
 
-      def set(paragraph, look, key, section, beside, room, known, values)
+      def set(paragraph, look, key, section, beside, room, known)
         floats = []
-        held = values.placements if values.is_a?(FieldValues::InText) && !beside
         around = Around.new(floats, room, document.sections[section - 1] || document.sections.last,
-          ->(which) { held&.held?(paragraph.id, which) })
+          !beside && paragraph.part == :body)
         set_items = scaled(known, key) || set_items(paragraph, look, key, around)
         set_items, lines = lines(set_items, paragraph, look, key, floats)
         TextBlock.new(paragraph, look, set_items, lines, section:, beside:, floats:, hung: key.hung, setting: key,
@@ -319,7 +318,7 @@ module Norvel
         height = [[height, inside.height].max, around.room].compact.min if inside
         return set_items.object(InlineObject.new(object, width, height, inside), width, letters) unless object.floating
         around.floats << Hanging.new(object, width, height, inside, measure: key.measure, section: around.section,
-          held: around.held.call(around.floats.size))
+          text: around.text)
       end
 
       # What stands in a box, in one column.
