@@ -2,8 +2,8 @@
 
 module Norvel
   module Layout
-    # A flow as a sheet has it on which lines give way to what stands at places of it: Placements. A paragraph that began
-    # on the sheet before keeps its lines there.
+    # A flow as a sheet has it on which lines give way to what stands at places of it: Placements. A paragraph that
+    # began on the sheet before keeps its lines there.
     class GivingFlow
       extend Forwardable
 
