@@ -8,7 +8,7 @@ module HistoryView
   def since_last
     was, now = Desk.check_before(manuscript), manuscript.check
     return if was.nil? || was.fault || now.fault || was.document.equal?(now.document)
-    @since_last ||= Norvel::Guide::WhatIf.new(was, now)
+    @since_last ||= Norvel::Guide::Outcome.new(was, now)
   end
 
   # How many findings were open after each change that was counted, and now.

@@ -33,7 +33,7 @@ module Norvel
         case @part.kind
         when "put_in_style" then "#{counted} #{one? ? "goes" : "go"} in #{@part.style}"
         when "change_style" then "#{@part.style} changes: #{changes}"
-        when "take_look" then "#{@part.style} takes the look of #{counted}, which go in it"
+        when "take_look" then "#{@part.style} takes the look of #{counted}, which #{one? ? "goes" : "go"} in it"
         when "space_for_blanks" then "#{counted("blank paragraph")} #{one? ? "becomes" : "become"} space"
         when "delete_styles" then "#{counted("style")} that nothing is in #{one? ? "goes" : "go"}"
         else does || @part.titles.first.to_s
