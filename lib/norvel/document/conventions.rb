@@ -14,12 +14,13 @@ module Norvel
     #   sections_end             does a section's last paragraph hold its set-up? Else its first does.
     #   sequences_by_heading     can a sequence begin anew after every heading of a level?
     #   labels_computed          is the page label of a contents entry a field of its own?
+    #   hyphenated_by_letters    do letters say whether their words may be divided? Else the settings do.
     #   decorations              can an image be marked as decoration, which is not announced?
     Conventions = Value.define(:cascade, :cell_margins, :note_marks_raised, :headings_by_name, :chapters_by_style,
       :bookmarks_numbered, :heads_inherited, :sections_end, :sequences_by_heading, :labels_computed,
-      :decorations,
+      :decorations, :hyphenated_by_letters,
       cell_margins: {}.freeze, note_marks_raised: false, headings_by_name: false, chapters_by_style: false,
       bookmarks_numbered: false, heads_inherited: false, sections_end: false, sequences_by_heading: false,
-      labels_computed: false, decorations: false)
+      labels_computed: false, decorations: false, hyphenated_by_letters: false)
   end
 end

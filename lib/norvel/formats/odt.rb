@@ -9,7 +9,8 @@ module Norvel
       FLAT_TYPE = "#{TYPE}-flat-xml".freeze
 
       # The marks of notes are raised: ISO/IEC 26300-1 16.27.31, common practice.
-      CONVENTIONS = Document::Conventions.new(cascade: CascadeRules, note_marks_raised: true)
+      CONVENTIONS = Document::Conventions.new(cascade: CascadeRules, note_marks_raised: true,
+        hyphenated_by_letters: true)
 
       FORMAT = Format.new(
         name: "odt", label: ".odt", extensions: {".odt" => TYPE, ".ott" => TEMPLATE_TYPE},

@@ -343,7 +343,7 @@ module Norvel
         room = key.measure - left - right
         stops = tab_row(look, left, first)
         breaker = LineBreaker.new(set_items, [left + first, room - first], [left, room], stops:,
-          hyphenation: hyphenation(look), beside: beside(floats, key, look, set_items.letters))
+          hyphenation: hyphenation(look, set_items.letters), beside: beside(floats, key, look, set_items.letters))
         lines = breaker.lines
         [breaker.set_items, lines]
       end
@@ -394,7 +394,8 @@ module Norvel
         !carried.nil? && NOT.include?((carried.is_a?(Hash) ? carried[:val] : carried).to_s)
       end
 
-      def hyphenation(look)
+      def hyphenation(look, letters)
+        return (Hyphenation if letters.look[:hyphenated]) if @document.conventions.hyphenated_by_letters
         return unless @document.settings.hyphenated
         off = look[:suppressAutoHyphens_paragraph]
         Hyphenation if off.nil? || off?(off)

@@ -159,6 +159,7 @@ module Norvel
       run :complex_script, FLAG, default: false, label: "Complex script", clear: :keep
       run :run_right_to_left, FLAG, default: false, label: "Right to left", clear: :keep
       run :raised, POINTS, label: "Raised"
+      run :hyphenated, FLAG, json: nil, clear: :keep # where a format says it of letters, not of the whole
 
       # What the file says besides in words that only its own format knows.
       paragraph :others_paragraph, ANY

@@ -176,6 +176,24 @@ RSpec.describe Norvel::Layout::TextSetting do
     expect(found.map(&:text).join(" ").gsub("- ", "")).to eq asked.paragraphs[0].text.strip
   end
 
+  # ISO/IEC 26300-1 20.196: fo:hyphenate, of letters.
+  it "divides words of OpenDocument where their style says so, and goes along to the other format and back" do
+    style = ->(name, on) {
+      %(<style:style style:name="#{name}" style:family="paragraph"><style:text-properties fo:hyphenate="#{on}" ) +
+        'fo:language="en" fo:country="GB"/></style:style>'
+    }
+    text = "Administrationally extraordinary representatives acknowledged incomprehensibilities internationally. " * 3
+    document = OpenDocument.new(%w[Yes No].map { |name| %(<text:p text:style-name="#{name}">#{text}</text:p>) }.join,
+      styles: style["Yes", true] + style["No", false]).document
+    docx = Norvel::Formats.read(Norvel::Formats.write(document, as: "docx").bytes, name: "a.docx")
+    back = Norvel::Formats.read(Norvel::Formats.write(docx, as: "odt").bytes, name: "a.odt")
+    divided = [document, docx, back].map do |one|
+      lines = Norvel::Layout.of(one).sheets[0].lines.group_by { |line| line.block.paragraph.id }.values
+      lines.map { |list| list.any? { |line| line.text.strip.end_with?("-") } }
+    end
+    expect(divided).to eq [[true, false]] * 3
+  end
+
   it "shows a soft hyphen only where a line ends at it" do
     found = lines(p(t("#{"word " * 14}Schiff\u00ADfahrts\u00ADgesellschaft")))
     expect(found.map(&:text).join).to match(/-/)

@@ -17,7 +17,7 @@ RSpec.describe Norvel::Styles::Properties do
 
   it "has a place in the format's own table for every property, and nothing there that it does not know" do
     tables = Norvel::Formats::Docx::PropertyTable::CODECS
-    others = %i[list_continues page_break_after others_paragraph others_run]
+    others = %i[list_continues page_break_after hyphenated others_paragraph others_run]
     expect(tables.to_h { |place, codecs| [place, codecs.keys.sort] })
       .to eq(%i[paragraph run].to_h { |place| [place, described_class.on(place).map(&:name).sort - others] })
   end

@@ -22,6 +22,7 @@ module Norvel
       # The document in the terms of the other format.
       def document
         return @document if @document.format == @target.name || @document.conventions == @target.conventions
+        @document = Hyphenated.told(@document, @target.conventions)
         @came = renamed
         bare = @came.with(format: @target.name, conventions: @target.conventions, styles: named_sheet,
           numbering:)

@@ -45,6 +45,7 @@ module Norvel
           bold_complex: C::Weight.new("style:font-weight-complex"),
           italic_complex: C::Word.new("style:font-style-complex", {"italic" => true, "normal" => false}),
           hidden: C::Word.new("text:display", {"none" => true, "true" => false}), language: C::Language.new,
+          hyphenated: C::Word.new("fo:hyphenate", ON),
           w_run: C::Scale.new("style:text-scale"), kern_run: C::Kerning.new("style:letter-kerning"),
           outline_run: C::Opaque.new("style:text-outline", on: "true", off: "false"),
           emboss_run: C::Opaque.new("style:font-relief", on: "embossed", off: "none"),
