@@ -232,8 +232,13 @@ RSpec.describe "findings as plain pages" do
 
     it "asks of several ticked alike, and of a press in the page by sending it there" do
       key = group("role.body.style").key
-      send_form("findings/mend_ticked", cause: [key, group("page.margin.top").key])
-      expect(last_response.location).to include("findings/outcome?cause", key)
+      keys = [key, group("page.margin.top").key]
+      send_form("findings/mend_ticked", cause: keys)
+      follow_redirect!
+      expect(page).to include("Mend 2 causes", *keys.map { |one| %(name="cause[]" value="#{one}") })
+      send_form("findings/mend_ticked", cause: keys, sure: "1")
+      expect(now.ledger_entries.last.title).to start_with "Mend 2 causes"
+      now.take_back(version: now.lock_version)
       header "HX-Request", "true"
       send_form("findings/mend", group: key, look: "style")
       expect(last_response.headers["HX-Redirect"]).to include("findings/outcome?group=#{key}")

@@ -104,7 +104,7 @@ class FindingsStation < Station
 
   # To the page that says what it would raise.
   def go_ask
-    place = path_to("findings/outcome", **params.to_h.transform_keys(&:to_sym).slice(:group, :cause, :hand, :look))
+    place = "#{path_to("findings/outcome")}?#{Rack::Utils.build_query(causes_fields)}"
     return redirect to(place), 303 unless request.env["HTTP_HX_REQUEST"]
     headers "HX-Redirect" => place
     ""

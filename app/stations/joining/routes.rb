@@ -29,7 +29,7 @@ class JoiningStation < Station
 
   # What was chosen, as an address.
   def join_path
-    chosen = params.to_h.slice("base", "order", "from", "till", "apart")
+    chosen = params.to_h.slice("base", "order", "from", "till", "apart", "partner")
     "/join?#{Rack::Utils.build_nested_query(chosen)}"
   end
 
