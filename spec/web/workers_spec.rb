@@ -30,6 +30,31 @@ RSpec.describe "work beside the requests", :web do
     nil
   end
 
+  describe "an image that a browser does not draw" do
+    let(:tiff) { Vips::Image.black(30, 20).cast("uchar").write_to_buffer(".tif") }
+
+    before { [Pictures::KEPT, Pictures::KNOWN].each(&:clear) }
+
+    it "is made into one that it does by a helper, once" do
+      asked = 0
+      allow(Pictures::HELPERS).to receive(:ask).and_wrap_original do |ask, *rest, **more|
+        asked += 1
+        ask.call(*rest, **more)
+      end
+      beside { expect(Pictures.png(tiff)).to start_with("\x89PNG".b) }
+      expect([Pictures.drawn?(tiff), asked, Pictures.png("\xD7\xCD".b), Pictures.drawn?("none")])
+        .to eq [true, 1, nil, false]
+    end
+
+    it "is not waited for twice where it took too long, and asked for again where others were before it" do
+      allow(Pictures::HELPERS).to receive(:ask).and_raise(Helpers::Busy, "Others wait.")
+      expect([Pictures.drawn?(tiff), Pictures.png(tiff)]).to eq [false, nil]
+      allow(Pictures::HELPERS).to receive(:ask).and_raise(Helper::Overdue, "It took too long.")
+      expect([Pictures.drawn?(tiff), Pictures.png(tiff), Pictures.png(tiff)]).to eq [false, nil, nil]
+      expect(Pictures::HELPERS).to have_received(:ask).exactly(3).times
+    end
+  end
+
   describe "a helper" do
     let(:helper) { Helper.new }
 

@@ -72,7 +72,7 @@ module SheetImages
     @drawable ||= {}
     @drawable.fetch(image.path) do |path|
       bytes = path && document.source.read(path).to_s.b
-      @drawable[path] = !bytes.nil? && !(SheetImages.kind(bytes) || Pictures.png(bytes)).nil?
+      @drawable[path] = !bytes.nil? && (!SheetImages.kind(bytes).nil? || Pictures.drawn?(bytes))
     end
   rescue Norvel::UnreadableFile
     @drawable[image.path] = false
