@@ -17,11 +17,12 @@ module Norvel
     # joiner       ->(base, text, from:, till:, apart:) { bytes of the one with the text of the other in it }, both
     # Documents of the format as they were read: Docx::Joining says what the others are
     # joined_as    the name of the format that a document is made into first, where it is not joined in its own
+    # tracked      ->(document as its file has it) { its words with what was inserted: Docx::Tracked.words }
     # stretches    ->(document as it was read) { Docx::Stretch or its like }: parts of it as files of their own
     # kinds        ->(bytes, extension) { the file as a template or a document, as the extension says }, where both
     # exist
     Format = Value.define(:name, :label, :extensions, :marks, :reader, :writer, :template, :conventions, :canonical,
-      :terms, :builder, :joiner, :joined_as, :stretches, :kinds,
+      :terms, :builder, :joiner, :joined_as, :tracked, :stretches, :kinds,
       canonical: ->(document) { document }) do
       # The usual extension: ".docx".
       def extension

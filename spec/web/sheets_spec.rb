@@ -28,6 +28,18 @@ RSpec.describe "the sheets" do
     expect(body).to include "The text · 1–2", "Why 2 pages?", "30 blank paragraphs after them"
   end
 
+  it "marks lines in which something was inserted while changes were tracked, where a person asks for it" do
+    inserted = '<w:ins w:id="1" w:author="A clerk"><w:r><w:t>It fell again.</w:t></w:r></w:ins>'
+    made = bring(package(p("#{r("The tide rose. ")}#{inserted}") + p(r("Nothing new."))))
+    get "/manuscripts/#{made.id}/sheets/1"
+    expect(body).to include("?inserted=1")
+    expect(body).not_to include("changebars")
+    get "/manuscripts/#{made.id}/sheets/1", inserted: 1
+    expect(body[/class="changebars" d="([^"]+)"/, 1]).to match(/\AM[\d.]+ [\d.]+v[\d.]+\z/)
+    get "/manuscripts/#{bring(package(p(r("Plain.")))).id}/sheets/1"
+    expect(body).not_to include("?inserted=1")
+  end
+
   describe "images" do
     it "of kinds that a browser does not draw are made into ones that it does; what is none is a frame" do
       mill = Vips::Image.black(60, 40).cast("uchar")

@@ -67,6 +67,22 @@ module SheetAtSize
     (across + down).join
   end
 
+  INSERTED = Norvel::Recent.new(12) # {digest of a file => Norvel::Formats::Insertions}
+
+  # What was inserted in the file while changes were tracked.
+  def insertions
+    INSERTED.fetch(manuscript.original.digest) { Norvel::Formats::Insertions.new(manuscript.first_document) }
+  end
+
+  BAR = 10 # points from the text
+
+  # A bar at the outer side of each line in which something was inserted.
+  def change_bars(sheet)
+    at = (sheet.side == "left") ? sheet.frame.left - BAR : sheet.frame.right + BAR
+    sheet.lines.select { |line| insertions.in?(line) }
+      .map { |line| "M#{fine(at)} #{fine(line.top)}v#{fine(line.height)}" }.join
+  end
+
   def baselines(sheet)
     sheet.lines.map { |line| "M#{fine(sheet.frame.left)} #{fine(line.baseline)}H#{fine(sheet.frame.right)}" }.join
   end

@@ -25,7 +25,7 @@ module Norvel
         template: ->(document) { TemplateWriter.new(document).bytes },
         conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
-        stretches: ->(document) { Stretch.new(document) },
+        tracked: Tracked.method(:words), stretches: ->(document) { Stretch.new(document) },
         joiner: ->(base, text, **place) { Joining.new(base, text, **place).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )

@@ -20,7 +20,7 @@ module Norvel
         template: ->(document) { TemplateWriter.new(document).bytes },
         conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report).bytes },
-        stretches: ->(document) { Stretch.new(document) },
+        tracked: Tracked.method(:words), stretches: ->(document) { Stretch.new(document) },
         joiner: ->(base, text, **place) { Joining.new(base, text, **place).bytes },
         kinds: ->(bytes, extension) { Kinds.made(bytes, extension) }
       )
@@ -33,7 +33,7 @@ module Norvel
         template: ->(document) { TemplateWriter.new(document).bytes },
         conventions: CONVENTIONS, canonical: Canonical.method(:of), terms: Terms,
         builder: ->(document, report) { Builder.new(document, report, flat: true).bytes }, joined_as: "odt",
-        stretches: ->(document) { Stretch.new(document) }
+        tracked: Tracked.method(:words), stretches: ->(document) { Stretch.new(document) }
       )
     end
   end
