@@ -27,7 +27,6 @@ module Norvel
         false
       end
 
-      # What it is to the seal: a description may be changed, the image not.
       # What tells it from others of its kind in an Inventory.
       def key
         path || "drawn"

@@ -32,7 +32,7 @@ module Norvel
         @check = check
         @doubted = {}
         work
-        ROUNDS.times { work if doubt? }
+        ROUNDS.times { doubt? ? work : break }
       end
 
       # What it does, part by part: those left out or offered among them, switched off, where they could be done.

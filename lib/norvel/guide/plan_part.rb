@@ -28,7 +28,7 @@ module Norvel
           outcome: outcome.and(more.outcome))
       end
 
-      # What is found still when it was done.
+      # The document after it.
       def now
         outcome.now
       end
@@ -148,7 +148,7 @@ module Norvel
         @work = work
       end
 
-      # What is found still when it was done.
+      # The document after it.
       def now
         worked_out[0]
       end

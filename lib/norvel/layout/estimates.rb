@@ -90,10 +90,18 @@ module Norvel
       end
 
       def floats
-        count = blocks.sum { |block| block.floats.count(&:estimate?) } + @crossed.size
+        aside = blocks.flat_map { |block| block.floats.select(&:estimate?) }
+        [
+          *hung(aside, "room is made at the paragraph of its anchor, so where lines end is an estimate"),
+          *hung(@crossed - aside, "some lines or tables there do not give way, so where they end is an estimate")
+        ]
+      end
+
+      def hung(list, how)
+        count = list.uniq.size
         return [] if count.zero?
         said = (count == 1) ? "One picture or box hangs" : "#{count} pictures and boxes hang"
-        ["#{said} at a place of the page: room is made for it at its paragraph, which is an estimate."]
+        ["#{said} at a place of the page: #{how}."]
       end
     end
   end

@@ -133,7 +133,7 @@ module Norvel
       # The text as this sheet has it.
       def flow_of(placements)
         return @flow unless @stories.setting.elsewhere?
-        GivingFlow.new(@flow, @stories, placements, @place, @begun, @pushed)
+        GivingFlow.new(@flow, @stories, @place, @begun, placements:, pushed: @pushed)
       end
 
       # Bands of one section or more, down to the sheet's end.
@@ -173,7 +173,7 @@ module Norvel
       def flow_in(measure, place, before)
         return @now unless section(@section).unequal_columns
         begun = before ? before.pieces.last&.block : @begun
-        ColumnFlow.new(@now, @stories, @section, [measure, LineBreaker::LEAST].max, place, begun)
+        ColumnFlow.new(@now, @stories, place, begun, section: @section, measure: [measure, LineBreaker::LEAST].max)
       end
 
       # Does the next section begin on the same sheet?
