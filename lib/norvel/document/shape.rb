@@ -8,9 +8,15 @@ module Norvel
     #   rises   does a line go from its left bottom to its right top?
     #   fill    "#rrggbb", nil for none; line: the same
     #   weight  of its line, in points
-    #   heads   at which of its ends a line has the head of an arrow: ["start", "end"]
+    #   heads   at which of its ends a line has the head of an arrow: "start" at its left, "end"; nil for none
     #   parts   of a group: [[Shape, left, top, width, height], …] as shares of its width and height; else nil
     Shape = Value.define(:kind, :rises, :fill, :line, :weight, :heads, :parts, rises: false, weight: 0.75) do
+      # The ends that have heads, as heads holds them, of a line that may be told from right to left.
+      def self.heads(*ends, leftwards: false)
+        ends = ends.map { |which| (which == "start") ? "end" : "start" } if leftwards
+        ends.sort.reverse.freeze if ends.any?
+      end
+
       # Is nothing drawn of it?
       def nothing?
         fill.nil? && line.nil?

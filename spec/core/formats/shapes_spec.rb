@@ -38,7 +38,7 @@ RSpec.describe "shapes" do
     expect(read(shape("cloud", solid["DDEEFF"]))).to be_nil
   end
 
-  it "are polygons by their names, and lines with heads, from one format to the other" do
+  it "are polygons by their names, from one format to the other" do
     kinds = %w[triangle rtTriangle diamond parallelogram hexagon homePlate chevron rightArrow leftArrow upArrow
       downArrow]
     document = docx(kinds.map { |one| p(shape(one, solid["DDEEFF"])) }.join)
@@ -50,9 +50,35 @@ RSpec.describe "shapes" do
     expect(read(shape("triangle", solid["DDEEFF"], flip: 'flipV="1"'))).to be_nil
     expect(read(shape("hexagon", solid["DDEEFF"]).sub('prst="hexagon"/>', 'prst="hexagon"><a:avLst><a:gd/></a:avLst>' \
       "</a:prstGeom>"))).to be_nil
-    arrow = read(shape("straightConnector1", "<a:ln>#{solid["204060"]}<a:tailEnd type=\"triangle\"/></a:ln>"))
-    expect(arrow.heads).to eq ["end"]
+  end
+
+  it "are lines with the heads of arrows at the ends that they say, from one format to the other" do
+    line = "<a:ln>#{solid["204060"]}<a:tailEnd type=\"triangle\"/></a:ln>"
+    arrow = read(shape("straightConnector1", line))
     expect(arrow.head_corners(100.0, 0.0)).to eq [[[100.0, 0.0], [97.0, -1.5], [97.0, 1.5]]]
+    flips = ["", 'flipV="1"', 'flipH="1"', 'flipH="1" flipV="1"']
+    document = docx(flips.map { |flip| p(shape("straightConnector1", line, flip:)) }.join)
+    course = ->(one) { one.pictures.map { |picture| [picture.image.shape.rises, picture.image.shape.heads] } }
+    said = [[false, ["end"]], [true, ["end"]], [true, ["start"]], [false, ["start"]]]
+    opened = Norvel::Formats.read((odt = Norvel::Formats.write(document, as: "odt")).bytes, name: "a")
+    again = Norvel::Formats.read((docx = Norvel::Formats.write(opened, as: "docx")).bytes, name: "a")
+    expect([document, opened, again].map(&course)).to eq [said] * 3
+    expect([odt, docx].map { |one| one.carried.not_carried }).to eq [[], []]
+  end
+
+  # As ISO/IEC 26300-1 10.3.3 tells lines: from one point to another, in any direction.
+  it "are lines of OpenDocument whose heads stand where they end" do
+    style = '<style:style style:name="g" style:family="graphic"><style:graphic-properties draw:stroke="solid" ' \
+      'draw:marker-start="" draw:marker-end="Arrow"/></style:style>'
+    read = lambda do |x1, y1, x2, y2|
+      line = %(<draw:line draw:style-name="g" text:anchor-type="as-char" svg:x1="#{x1}pt" svg:y1="#{y1}pt" ) +
+        %(svg:x2="#{x2}pt" svg:y2="#{y2}pt"/>)
+      OpenDocument.new("<text:p>#{line}</text:p>", automatic: style).document.paragraphs[0].images[0].shape
+    end
+    tips = [[0, 0, 50, 20], [0, 20, 50, 0], [50, 20, 0, 0], [50, 0, 0, 20], [0, 20, 0, 0]].map { |x1, y1, x2, y2|
+      read[x1, y1, x2, y2].head_corners((x1 - x2).abs.to_f, (y1 - y2).abs.to_f).map(&:first)
+    }
+    expect(tips).to eq [[[50.0, 20.0]], [[50.0, 0.0]], [[0.0, 0.0]], [[0.0, 20.0]], [[0.0, 0.0]]]
   end
 
   it "have corners within their box" do

@@ -55,7 +55,7 @@ module Norvel
           frame = below(set, "xfrm")
           return if Document::Shape::POLYGONS.key?(kind) && (adjusted?(form) || flipped?(frame))
           Document::Shape.new(kind:, fill: (fill(shape, set, theme) unless kind == "line"),
-            line: line_colour(shape, line, theme), weight: weight(line), heads: (heads(line) if kind == "line"),
+            line: line_colour(shape, line, theme), weight: weight(line), heads: (heads(line, frame) if kind == "line"),
             rises: (frame&.[]("flipV") == "1") ^ (frame&.[]("flipH") == "1"))
         end
 
@@ -68,9 +68,10 @@ module Norvel
           %w[flipH flipV].any? { |name| frame&.[](name) == "1" }
         end
 
-        def heads(line)
+        # Where the frame is flipped across, a line goes from right to left.
+        def heads(line, frame)
           found = HEADS.select { |name, _| line && !["none", nil].include?(below(line, name)&.[]("type")) }.values
-          found.freeze if found.any?
+          Document::Shape.heads(*found, leftwards: frame&.[]("flipH") == "1")
         end
 
         def below(node, name)
@@ -142,8 +143,7 @@ module Norvel
         end
 
         private_class_method :filled, :drawn, :adjusted?, :flipped?, :heads, :below, :fill, :line_colour, :by_style,
-          :weight, :colour, :shaded,
-          :older, :older_colour, :older_weight
+          :weight, :colour, :shaded, :older, :older_colour, :older_weight
       end
     end
   end

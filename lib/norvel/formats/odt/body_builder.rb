@@ -195,6 +195,7 @@ module Norvel
           node = Shapes.element(object.shape, @part, object.width || 72.0, object.height || 36.0)
           @part.set(node, "text:anchor-type", object.floating ? "paragraph" : "as-char")
           @part.set(node, "draw:style-name", @automatic.other("graphic", Shapes.properties(object.shape)))
+          @builder.hold_arrow if object.shape.heads
           Drawings.describe(node, @part, object.description) if object.description
           node
         end

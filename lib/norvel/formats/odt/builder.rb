@@ -56,6 +56,11 @@ module Norvel
           @automatic[part]
         end
 
+        # Holds the head of an arrow that styles of lines name.
+        def hold_arrow
+          @arrow ||= section("office:styles").add_child(@package.styles.create("draw:marker", Shapes::ARROW))
+        end
+
         # A section of the styles' part.
         def section(name)
           @package.section(@package.styles, name)

@@ -19,6 +19,9 @@ module Norvel
         WRITTEN = {**FORMS.invert, "rectangle" => "rectangle", "rounded" => "round-rectangle", "ellipse" => "ellipse",
                    "diamond" => "diamond"}.freeze
 
+        # The head of an arrow that lines name: a draw:marker of ISO/IEC 26300-1.
+        ARROW = {"draw:name" => "Arrow", "svg:viewBox" => "0 0 20 20", "svg:d" => "M10 0 0 20h20z"}.freeze
+
         module_function
 
         # --- writing ---
@@ -32,7 +35,15 @@ module Norvel
           end
           {"draw:fill" => shape.fill ? "solid" : "none", "draw:fill-color" => shape.fill,
            "draw:stroke" => shape.line ? "solid" : "none", "svg:stroke-color" => shape.line,
-           "svg:stroke-width" => (weight if shape.line)}
+           "svg:stroke-width" => (weight if shape.line), **markers(shape)}
+        end
+
+        # Heads three times as wide as the line is thick, as they are drawn here.
+        def markers(shape)
+          (shape.heads || []).each_with_object({}) do |which, said|
+            said["draw:marker-#{which}"] = ARROW["draw:name"]
+            said["draw:marker-#{which}-width"] = Codecs::Measure.text(3 * [shape.weight, 1.0].max)
+          end
         end
 
         # The element of a shape so wide and high, in points.
@@ -53,7 +64,7 @@ module Norvel
         def read(node, part, said)
           kind = kind(node, part) or return
           made = Document::Shape.new(kind:, fill: (fill(node, said) unless kind == "line"), **line(node, said),
-            rises: rises?(node, part))
+            **((kind == "line") ? course(node, part, said) : {}))
           made unless made.nothing?
         end
 
@@ -85,16 +96,16 @@ module Norvel
           {line: Colour.hex(colour.to_s) || "#000000", weight: points.clamp(0.25, 200.0)}
         end
 
-        # A line says where it begins and ends.
-        def rises?(node, part)
-          return false unless node.name == "line"
+        # A line says where it begins and ends, and what it has there.
+        def course(node, part, said)
           x1, y1, x2, y2 = %w[svg:x1 svg:y1 svg:x2 svg:y2].map { |name|
             Length.from_file(part.attr(node, name).to_s, "pt") || 0.0
           }
-          (x2 - x1) * (y2 - y1) < 0
+          ends = %w[start end].reject { |which| said["draw:marker-#{which}"].to_s.empty? }
+          {rises: (x2 - x1) * (y2 - y1) < 0, heads: Document::Shape.heads(*ends, leftwards: ([x2, y2] <=> [x1, y1]).negative?)}
         end
 
-        private_class_method :kind, :fill, :line, :border, :rises?
+        private_class_method :markers, :kind, :fill, :line, :border, :course
       end
     end
   end
