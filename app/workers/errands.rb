@@ -24,7 +24,7 @@ module Errands
       @thread.nil? || !@thread.join(within).nil?
     end
 
-    # What became of it; raises the Norvel::Error that it met.
+    # What became of it; raises the error that it met.
     def result
       raise @error if @error
       @result
@@ -40,11 +40,8 @@ module Errands
 
     def work
       @result = @work.call(->(done, of) { @done, @of = done, of })
-    rescue Norvel::Error => error
+    rescue => error # told where it is fetched, in the words of an error of that kind
       @error = error
-    rescue => error
-      raise if Helpers.inline
-      @error = Norvel::Error.new(Trouble.sentence(error))
     end
   end
 

@@ -174,6 +174,7 @@ RSpec.describe "guides as plain pages" do
     file = ->(name, bytes) { Rack::Test::UploadedFile.new(StringIO.new(bytes), "", original_filename: name) }
     [{from: "file"}, {from: "file", file: file["a.docx", "no zip"]}, {from: "file", file: file["a.yml", "a: [1"]},
       {from: "file", file: file["a.yml", "\xFF\xFE"]}, {from: "copy", of_guide: "none"}, {from: "nothing"},
+      *["a: [1", "- a", "\xFF\xFE", "!!x 1", ""].map { |text| {from: "file", file: file["a.yml", text], name: "A"} },
       {from: "elsewhere"}, {}].each do |fields|
       send_form("/guides", **fields)
       expect([fields, last_response.status, page]).to match [fields, 422, /No guide was made/]

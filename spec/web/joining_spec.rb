@@ -141,6 +141,19 @@ RSpec.describe "documents put together" do
       expect(page).to include "Name of the new document", %(name="order[#{mills.id}]" value="1")
     end
 
+    {SQLite3::FullException => [503, /The disk is full/], Errno::ENOSPC => [503, /The disk is full/],
+     ActiveRecord::StatementInvalid => [503, /The database did not answer/],
+     NoMethodError => [500, /Norvel made a mistake of its own/]}.each do |error, said|
+      it "say that it was no fault of the file, at #{error}" do
+        allow(Station).to receive(:raise_errors?).and_return(false)
+        allow_any_instance_of(Joining).to receive(:make).and_raise(error.new("not told"))
+        send_join(base: "document:#{manuscript.id}", order: {mills.id => "1"}, name: "Both")
+        until_there(last_response.location) if last_response.status == 303
+        expect([last_response.status, page]).to match said
+        expect(page).not_to include "not told"
+      end
+    end
+
     it "are divided with a page that says how far it is, and hands the file over" do
       slow(:divide)
       get "#{at}/parts", level: 1

@@ -47,8 +47,11 @@ module GuideMaking
   end
 
   # Under the name that was typed, else its own.
+  # A guide's text under the name that the form says. Raises UnusableGuide where it is none.
   def renamed(text)
-    guide_name ? Norvel::Guide::Rewritten.new(text).put(["name"], guide_name) : text
+    return text unless guide_name
+    Norvel::Guide::YamlText.new(text) # can it be read?
+    Norvel::Guide::Rewritten.new(text).put(["name"], guide_name)
   end
 
   def guide_name

@@ -9,7 +9,7 @@ class GuidesStation < Station
   post("/guides") do
     make = guide_maker
     next offers_of(make.call) if params[:from] == "manual"
-    carry_out("A guide", back: "/guides") do
+    carry_out("Make a guide", back: "/guides") do
       made = make.call
       ["Made the guide #{made.name}", guide_path(made.key)]
     end

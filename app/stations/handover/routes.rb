@@ -133,7 +133,7 @@ class HandoverStation < Station
     whole = manuscript
     id = ["parts", level, whole.id, whole.lock_version].join("-")
     @waited = !Errands[id].nil?
-    Errands[id] || Errands.begin("In parts", back: path_to("handover"), id:) do |told|
+    Errands[id] || Errands.begin("Divide into parts", back: path_to("handover"), id:) do |told|
       Norvel::Formats::Archive.build(Manuscript::WRITERS.ask(:divide, whole.handed_over.bytes, whole.filename, level,
         &told))
     end

@@ -9,7 +9,7 @@ module CarryingOut
     errand.ready?(within: Errands::PATIENCE) ? arrive(errand) : redirect(to("/errands/#{errand.id}"), 303)
   end
 
-  # Raises the Norvel::Error that the work met.
+  # Raises the error that the work met.
   def arrive(errand)
     Errands.forget(errand.id)
     go_after(*errand.result)

@@ -102,7 +102,8 @@ module Norvel
             Length.from_file(part.attr(node, name).to_s, "pt") || 0.0
           }
           ends = %w[start end].reject { |which| said["draw:marker-#{which}"].to_s.empty? }
-          {rises: (x2 - x1) * (y2 - y1) < 0, heads: Document::Shape.heads(*ends, leftwards: ([x2, y2] <=> [x1, y1]).negative?)}
+          leftwards = ([x2, y2] <=> [x1, y1]).negative?
+          {rises: (x2 - x1) * (y2 - y1) < 0, heads: Document::Shape.heads(*ends, leftwards:)}
         end
 
         private_class_method :markers, :kind, :fill, :line, :border, :course
