@@ -6,7 +6,7 @@ module Norvel
     class Stories
       EDGES = {top: 0.0, right: 0.0, bottom: 0.0, left: 0.0}.freeze
       DEEPEST = 12 # tables within tables; what is nested deeper is set as text alone
-      NOTHING_HUNG = TextSetting::Hung.new([].freeze, [].freeze, true, false).freeze
+      NOTHING_HUNG = Hung.new([].freeze, [].freeze, true, false).freeze
       TALLEST = 0.9 # of a column that an object may take
 
       attr_reader :document, :numbers, :setting
@@ -61,7 +61,7 @@ module Norvel
       def giving_way(block, places, pushed)
         hung = block.setting.hung || NOTHING_HUNG
         apart, beside = places.partition { |one| one.wrap == "apart" }
-        again(block, block.setting.measure, TextSetting::Hung.new(hung.taking + beside.map { |one| one.to_a.drop(1) },
+        again(block, block.setting.measure, Hung.new(hung.taking + beside.map { |one| one.to_a.drop(1) },
           hung.apart + apart.map { |one| [one.top, one.bottom] }, true, pushed, hung.turns))
       end
 
@@ -158,18 +158,18 @@ module Norvel
         NoteNumbers.new(document, @values.note_sheets)
       end
 
-      # What of the paragraph before hangs beside this one too, as TextSetting::Hung; nil where nothing does and nothing
+      # What of the paragraph before hangs beside this one too, as Hung; nil where nothing does and nothing
       # may hang at this one. last: [paragraph, its block] before it, or nil
       def hung_before(last, part, following)
         above, block = last
         return if part.plain? && !(block && block.hung?)
         left = (block && above.section == part.section) ? block.left_over : []
         goes_on = following.is_a?(Document::Paragraph) && following.section == part.section
-        return (TextSetting::Hung.new([].freeze, [].freeze, goes_on) if goes_on) if left.empty?
+        return (Hung.new([].freeze, [].freeze, goes_on) if goes_on) if left.empty?
         space = document.cascade.rules.space_between(document.look(above), document.look(part),
           same_style: above.style_id == part.style_id, settings: document.settings)
         still = left.filter_map { |height, *takes| [0.0, height - space, *takes] if height > space }
-        TextSetting::Hung.new(still, [].freeze, goes_on)
+        Hung.new(still, [].freeze, goes_on)
       end
 
       def first_paragraph(blocks)

@@ -15,7 +15,7 @@ module Norvel
       attr_reader :paragraph, :look, :set_items, :lines, :section, :floats, :style_id, :setting
 
       # setting: how its lines were made, by which it is known again (TextSetting::Key)
-      # hung: TextSetting::Hung, or nil
+      # hung: Hung, or nil
       def initialize(paragraph, look, set_items, lines, section:, style_id:, floats: [], hung: nil, setting: nil,
         beside: false)
         @paragraph, @look, @set_items, @lines = paragraph, look, set_items, lines

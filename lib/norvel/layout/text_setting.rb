@@ -7,17 +7,6 @@ module Norvel
       # How a block was set: what its set_items was made of, and what its lines were broken by. Where both are the same,
       # the block is the same for another look that only spaces it otherwise.
       Key = Struct.new(:paragraph, :looks, :measure, :indents, :tabs, :marker, :values, :hung, :grid)
-      # What hangs beside a paragraph from one before it, or from its place of the page: [[top and bottom from its
-      # first line, what lines lose from the left, and in all], …]; apart: [[top, bottom], …] of what no line stands
-      # beside;
-      # goes_on: does a paragraph follow that takes over what is left, or is nothing to be left below it? pushed: does
-      # it begin a page for what hangs at it? turns: [[line from which another column has it, how much narrower], …]
-      Hung = Struct.new(:taking, :apart, :goes_on, :pushed, :turns) do
-        # Does it change how the paragraph is set?
-        def any?
-          taking.any? || apart.any? || pushed || !turns.nil?
-        end
-      end
 
       TABS = Styles::Properties[:tabs].type
       PIECE = /[\t\n\f\v\uFFFC\uFFFA\uFFF9]|[^\t\n\f\v\uFFFC\uFFFA\uFFF9]+/
@@ -348,32 +337,13 @@ module Norvel
         [breaker.set_items, lines]
       end
 
-      # [[first line, line after the last, from the left, in all], …] of what lines lose to what stands beside them.
+      # What lines lose to what stands beside them: Hung#lines, nil for nothing.
       def beside(floats, key, look, letters)
-        hung = key.hung
-        taking = (hung ? hung.taking : []) + floats.select(&:beside?).map { |one| [*one.span, *one.takes] }
-        turned = turns(hung&.turns || [])
-        return (turned unless turned.empty?) if taking.empty?
+        hung = key.hung || Hung::NONE
+        own = floats.select(&:beside?).map { |one| [*one.span, *one.takes] }
+        return hung.turned if own.empty? && hung.taking.empty?
         lead, = LineHeight.of(look[:line_spacing], letters.ascent, letters.descent, grid: key.grid)
-        taking.map do |top, bottom, *takes|
-          gap = gaps_above(bottom, hung, lead)
-          [((top - gap) / lead).floor, ((bottom - gap) / lead).ceil, *takes]
-        end + turned
-      end
-
-      # What lines lose that stand in another column, as of those beside something.
-      def turns(list)
-        ends = list.drop(1).map(&:first) << Float::INFINITY
-        list.zip(ends).map { |(line, narrower), last| [line, last, 0.0, narrower] }
-      end
-
-      # The height of what parts lines of a paragraph above a place.
-      def gaps_above(place, hung, lead)
-        parting = hung ? hung.apart.sort.select { |_, bottom| bottom < place } : []
-        parting.inject(0.0) do |sum, (top, bottom)|
-          line = ((top - sum + TextBlock::SLACK) / lead).floor
-          [sum, bottom - (line * lead)].max
-        end
+        hung.lines(own, lead)
       end
 
       def tab_row(look, left, first)
