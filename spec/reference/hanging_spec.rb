@@ -112,6 +112,15 @@ RSpec.describe "what hangs beside text" do
     expect(own.lines.map(&:top).min).to be >= own.frame.top
   end
 
+  it "says where tables do not give way to it" do
+    cell = "<w:tbl><w:tr><w:tc>#{p(r(prose[0, 700]))}</w:tc></w:tr></w:tbl>"
+    image = hung("wrapSquare", %w[margin right], ["margin", 60])
+    pages = Norvel::Layout.of(docx(p("#{image}#{r("Over it.")}") + cell + p(r("Under it."))))
+    said = "One picture or box hangs at a place of the page: some lines or tables there do not give way, so where " \
+      "they end is an estimate."
+    expect(pages.estimates.grep(/hang/)).to eq [said]
+  end
+
   # Objects by chance at places of pages, in one column and in two.
   it "crosses no line of the text, and no way leads to other pages (property)" do
     found = SomeOf.seeds(1..30).map do |seed|
